@@ -1,0 +1,19 @@
+import { molarMass } from './elements'
+
+/** Acids that take alkali before the fats do: protons given up, molar mass in g/mol (CRC Handbook). */
+export const acids = {
+  'citric-anhydrous': { protons: 3, molarMass: 192.124 },
+  'citric-monohydrate': { protons: 3, molarMass: 210.139 },
+  lactic: { protons: 1, molarMass: 90.078 },
+  ascorbic: { protons: 1, molarMass: 176.124 },
+  acetic: { protons: 1, molarMass: 60.052 },
+} as const
+export type Acid = keyof typeof acids
+
+/**
+ * g pure NaOH that 1 g of an acid neutralises.
+ * @param strength mass fraction of the acid in what is weighed, 0–1
+ */
+export function naohPerGramOfAcid(acid: Acid, strength = 1): number {
+  return (acids[acid].protons * molarMass.naoh * strength) / acids[acid].molarMass
+}

@@ -1,0 +1,156 @@
+import type { FormulaDocument } from '#contracts/formula'
+import { describe, expect, it } from 'vitest'
+import { fattyAcidFraction, triglycerideMass } from '../chemistry/fattyAcids'
+import { naohPerGramOfAcid } from '../chemistry/acids'
+import { library } from '../materials/library'
+import { blankFormula } from './blank'
+import { computeFormula } from './compute'
+import { faultsInFormula } from './faults'
+
+const fat = (id: string, grams: number) => ({ id, grams, moment: 'pot' as const, inLye: true })
+const share = (id: string, part: number) => ({
+  id,
+  share: part,
+  moment: 'pot' as const,
+  inLye: true,
+})
+const make = (changes: Partial<FormulaDocument>): FormulaDocument => ({
+  ...blankFormula('Vector'),
+  ...changes,
+})
+const pure = { naohPurity: 1, kohShare: 0, kohPurity: 0.9, solutionStrength: null }
+
+const vectorA = make({
+  fats: [share('olive', 0.45), share('coconut', 0.25), share('shea', 0.2), share('castor', 0.1)],
+  superfat: 0.06,
+})
+const vectorB = make({
+  size: { by: 'lines' },
+  fats: [fat('tallow', 1200), fat('coconut', 600), fat('rapeseed', 600)],
+  superfat: 0.03,
+  alkali: { ...pure, naohPurity: 0.98 },
+  additives: [
+    { id: 'citric-acid-anhydrous', rate: 0.015, of: 'oils', amount: undefined, carrier: null },
+  ],
+})
+
+describe('the worked examples', () => {
+  it('A: four fats, 6 % superfat, 2.2 to one', () => {
+    const { lye, water, batter, fats } = computeFormula(vectorA, library)
+    expect(fats.map(({ grams }) => grams)).toEqual([450, 250, 200, 100])
+    expect(lye.fullFatDemand).toBeCloseTo(145.251, 3)
+    expect(lye.naoh).toBeCloseTo(136.536, 3)
+    expect(water.weighed).toBeCloseTo(300.379, 3)
+    expect(water.strength).toBeCloseTo(0.3125, 6)
+    expect(water.shareOfOils).toBeCloseTo(0.3004, 4)
+    expect(batter).toBeCloseTo(1436.9147, 3)
+  })
+
+  it('A with a 50 % solution', () => {
+    const { lye, water } = computeFormula(
+      make({ ...vectorA, alkali: { ...pure, solutionStrength: 0.5 } }),
+      library,
+    )
+    expect(lye.naoh).toBe(0)
+    expect(lye.solution).toBeCloseTo(273.072, 3)
+    expect(water.weighed).toBeCloseTo(163.843, 3)
+  })
+
+  it('B: citric acid, lye 98 % pure', () => {
+    const { lye, additives } = computeFormula(vectorB, library)
+    expect(additives[0]!.grams).toBeCloseTo(36, 9)
+    expect(lye.acidDemand).toBeCloseTo(22.484, 3)
+    expect(lye.fullFatDemand).toBeCloseTo(359.723, 3)
+    expect(lye.naoh).toBeCloseTo(378.995, 3)
+  })
+
+  it('C: molar mass and fatty-acid fraction of coconut oil', () => {
+    expect(triglycerideMass(257)).toBeCloseTo(654.9, 1)
+    expect(fattyAcidFraction(257)).toBeCloseTo(0.9419, 4)
+  })
+
+  it('D: 40 % of the liquid as goat milk in the oils', () => {
+    const { liquids, water, superfat } = computeFormula(
+      make({
+        ...vectorA,
+        liquids: [{ id: 'goat-milk', share: 0.4, moment: 'oils', way: 'poured' }],
+      }),
+      library,
+    )
+    expect(liquids[0]!.grams).toBeCloseTo(126.742, 3)
+    expect(water.weighed).toBeCloseTo(190.113, 3)
+    expect(water.weighed + liquids[0]!.grams).toBeCloseTo(316.855, 3)
+    expect(water.ratioInLye).toBeCloseTo(1.392, 3)
+    expect(water.ratio).toBeCloseTo(2.2, 9)
+    expect(superfat.total).toBeCloseTo(0.0654, 4)
+  })
+
+  it('E: a tenth of the alkali as potash', () => {
+    const { lye, water } = computeFormula(
+      make({ ...vectorA, alkali: { ...pure, kohShare: 0.1 } }),
+      library,
+    )
+    expect(lye.naoh).toBeCloseTo(122.882, 3)
+    expect(lye.koh).toBeCloseTo(21.281, 3)
+    expect(water.weighed).toBeCloseTo(312.476, 3)
+  })
+
+  it.each([
+    ['citric-anhydrous', 0.62455],
+    ['citric-monohydrate', 0.57101],
+    ['lactic', 0.44403],
+    ['ascorbic', 0.2271],
+    ['acetic', 0.66604],
+  ] as const)('%s takes its NaOH per gram', (acid, grams) => {
+    expect(naohPerGramOfAcid(acid)).toBeCloseTo(grams, 4)
+  })
+})
+
+describe('fats at trace', () => {
+  it('count in the lye unless the maker says not, and always in the superfat', () => {
+    const held = { ...share('shea', 0.2), moment: 'trace' as const }
+    const fats = [share('olive', 0.45), share('coconut', 0.25), held, share('castor', 0.1)]
+    expect(computeFormula(make({ ...vectorA, fats }), library).lye.naoh).toBeCloseTo(136.536, 3)
+    fats[2] = { ...held, inLye: false }
+    const { lye, superfat } = computeFormula(make({ ...vectorA, fats }), library)
+    // 200 g of shea would take 200·0.18·F = 25.664 g: (145.251 − 25.664)·0.94 = 112.412
+    expect(lye.naoh).toBeCloseTo(112.412, 3)
+    // 1 − 112.412/145.251
+    expect(superfat.total).toBeCloseTo(0.22609, 4)
+  })
+})
+
+describe('drafts', () => {
+  it('compute with what is missing counted as nothing', () => {
+    const draft = make({
+      fats: [share('olive', 0.5), { ...share('coconut', 0), share: null }],
+      scents: [{ id: 'rain', rate: null, of: 'oils', moment: 'trace' }],
+    })
+    const result = computeFormula(draft, library)
+    expect(result.oils).toBe(500)
+    expect(result.lye.naoh).toBeCloseTo(500 * 0.19 * 0.712888 * 0.95, 2)
+    expect(faultsInFormula(draft, library).map((fault) => fault.path)).toEqual([
+      'fats[1].share',
+      'scents[0].rate',
+    ])
+  })
+
+  it('stay finite when empty', () => {
+    const result = computeFormula(make({ water: { held: 'shareOfOils', value: 0.33 } }), library)
+    expect(JSON.stringify(result)).not.toContain('null,"strength"')
+    expect(result.batter).toBe(0)
+    expect(result.water.shareOfOils).toBe(0.33)
+    expect(Number.isFinite(result.superfat.total)).toBe(true)
+  })
+
+  it('name the smallest ratio when the ready-mixed lye brings too much water', () => {
+    const tight = make({
+      ...vectorA,
+      alkali: { ...pure, solutionStrength: 0.4 },
+      water: { held: 'ratio', value: 1.2 },
+    })
+    expect(faultsInFormula(tight, library)).toEqual([
+      { path: 'water.value', says: expect.stringContaining('smallest ratio that works is 1.5') },
+    ])
+  })
+})

@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest'
+import { library } from '../materials/library'
+import { speaker } from '../units/say'
+import { blankFormula } from './blank'
+import { computeFormula } from './compute'
+import { addMaterial, addOwnFat, addScent, giveRemaining, holdWater } from './edit'
+import { explain } from './explain'
+import { faceOf, scentColour } from './face'
+import { makingOrder } from './makingOrder'
+import { readTypedLine } from './typedLine'
+
+const typed = (text: string, document = blankFormula('Typed')) => {
+  const line = readTypedLine(text, library)!
+  return addMaterial(document, line.matches[0]!, line.amount)
+}
+
+describe('typing what goes in', () => {
+  it('per cent makes shares, grams first makes a formula by grams', () => {
+    const shares = typed('castor 5%', typed('olive 45%'))
+    expect(shares.size).toEqual({ by: 'oils', grams: 1000 })
+    expect(shares.fats.map((fat) => [fat.id, fat.share])).toEqual([
+      ['olive', 0.45],
+      ['castor', 0.05],
+    ])
+    const grams = typed('coconut 25%', typed('300 g olive oil'))
+    expect(grams.size).toEqual({ by: 'lines' })
+    expect(grams.fats.map((fat) => fat.grams)).toEqual([300, 100])
+  })
+
+  it('grams typed into a formula by share are a share of its size', () => {
+    expect(typed('120 g shea', typed('olive 45%')).fats[1]).toMatchObject({
+      id: 'shea',
+      share: 0.12,
+    })
+  })
+
+  it('extras take their usual rate, scents and own fats their amount', () => {
+    expect(typed('citric acid').additives[0]).toMatchObject({ rate: 0.015, of: 'oils' })
+    expect(typed('40 g honey').additives[0]).toMatchObject({ id: 'honey', grams: 40 })
+    const olive = { ...typed('olive 100%') }
+    const amount = readTypedLine('Fir & smoke 3.2%', library)!.amount
+    expect(addScent(olive, 'Fir & smoke', amount, library).scents[0]).toMatchObject({
+      id: 'fir-and-smoke',
+      name: 'Fir & smoke',
+      rate: 0.032,
+    })
+    const own = addOwnFat(olive, 'Estuary oil', 187, { kind: 'share', share: 0.1 })
+    expect(own.fats[1]).toMatchObject({ id: 'own-estuary-oil', sap: 187, share: 0.1 })
+  })
+
+  it('a line without a name is none', () => {
+    expect(readTypedLine('45%', library)).toBeNull()
+    expect(readTypedLine('   ', library)).toBeNull()
+  })
+
+  it('the remaining share goes to one fat, up or down', () => {
+    const open = typed('castor 5%', typed('olive 45%'))
+    expect(giveRemaining(open, 0).fats[0]!.share).toBe(0.95)
+    const over = typed('coconut 70%', open)
+    expect(giveRemaining(over, 2).fats[2]!.share).toBe(0.5)
+    expect(giveRemaining(over, 1).fats[1]!.share).toBe(0)
+  })
+
+  it('another held water says the same water', () => {
+    const held = holdWater(typed('olive 100%'), 'strength', library)
+    expect(held.water).toEqual({ held: 'strength', value: 0.3125 })
+  })
+})
+
+describe('what a formula shows', () => {
+  const document = addScent(
+    typed('rose clay', typed('citric acid', typed('coconut 30%', typed('olive 70%')))),
+    'Rain',
+    null,
+    library,
+  )
+  const result = computeFormula(document, library)
+
+  it('weighs in the order of the work, hard fats first', () => {
+    const order = makingOrder(result, library).flatMap((group) =>
+      group.lines.map((line) => line.id),
+    )
+    expect(order).toEqual([
+      'water',
+      'citric-acid-anhydrous',
+      'naoh',
+      'coconut',
+      'olive',
+      'rose-clay',
+      'rain',
+    ])
+  })
+
+  it('explains the lye so that its lines lead to the weight', () => {
+    const { lines, total } = explain('lye', document, result, library, speaker())
+    // 700·0.190·F = 94.8141, 300·0.257·F = 54.9637, sum 149.7778, less 5 % 142.2889, citric 15·0.62455 = 9.3682
+    expect(lines.map((line) => line.value)).toEqual([
+      '94.814 g',
+      '54.964 g',
+      '149.778 g',
+      '142.289 g',
+      '9.368 g',
+      '151.657 g',
+    ])
+    expect(total.value).toBe('151.7 g')
+  })
+
+  it.each(['water', 'batter', 'superfat'] as const)('explains the %s', (figure) => {
+    const { lines, total } = explain(figure, document, result, library, speaker())
+    expect(lines.length).toBeGreaterThan(0)
+    expect(total.value).toMatch(/\d/)
+  })
+
+  it('has a face of its own, the same every time', () => {
+    expect(faceOf(document, library)).toEqual(faceOf(document, library))
+    expect(faceOf(document, library).base).toMatch(/^#[0-9a-f]{6}$/)
+    expect(scentColour('rain')).not.toBe(scentColour('fir'))
+  })
+})
+
+describe('words for figures', () => {
+  it('follow locale, units and scale', () => {
+    const german = speaker({ locale: 'de-DE' })
+    expect(german.mass(1234.56)).toBe('1.234,6 g')
+    expect(german.ratio(2.2)).toBe('2,2 : 1')
+    expect(speaker({ scale: 1 }).mass(136.536)).toBe('137 g')
+    expect(speaker({ system: 'imperial', scale: 1 }).mass(1000)).toBe('35.3 oz')
+    expect(speaker({ system: 'imperial' }).temperature(35)).toBe('95 °F')
+    expect(speaker().percent(0.0654)).toBe('6.5 %')
+    expect(speaker().percent(-0)).toBe('0 %')
+  })
+})

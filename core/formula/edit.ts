@@ -1,0 +1,184 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { Material } from '../materials/library'
+import type { Amount } from '../units/readAmount'
+import { computeFormula, fatGrams, sumOfShares } from './compute'
+import type { Library } from '../materials/library'
+import { idFrom } from './typedLine'
+
+/*
+ * Changes a maker makes to a formula, as functions from document to document. None of them fails: what cannot be done
+ * leaves the document as it is.
+ */
+
+const tidy = (value: number) => Number(value.toFixed(6))
+
+/** g per ml to take when only a volume is given: oils about 0.92, scents 0.95. */
+const densityOf = (material: Material | null) =>
+  material?.kind === 'fat' ? material.density.value : 0.95
+
+function gramsOf(amount: Amount, material: Material | null): number | null {
+  if (amount.kind === 'grams') return amount.grams
+  if (amount.kind === 'millilitres') return amount.millilitres * densityOf(material)
+  return null
+}
+
+function addFat(
+  document: FormulaDocument,
+  fat: { id: string; name?: string; sap?: number },
+  amount: Amount | null,
+  material: Material | null,
+): FormulaDocument {
+  const line = { moment: 'pot' as const, inLye: true, ...fat }
+  const grams = amount && gramsOf(amount, material)
+  const starts = document.fats.length === 0
+  if (document.size.by === 'lines' || (starts && grams !== null)) {
+    const others = fatGrams(document).reduce((sum, value) => sum + value, 0)
+    const share = amount?.kind === 'share' ? amount.share : null
+    const weight =
+      grams ?? (share !== null && share < 1 && others > 0 ? (share / (1 - share)) * others : null)
+    return {
+      ...document,
+      size: { by: 'lines' },
+      fats: [...document.fats, { ...line, grams: weight === null ? null : tidy(weight) }],
+    }
+  }
+  const size = document.size.grams ?? 0
+  const share =
+    amount?.kind === 'share' ? amount.share : grams !== null && size > 0 ? grams / size : null
+  return {
+    ...document,
+    fats: [...document.fats, { ...line, share: share === null ? null : tidy(share) }],
+  }
+}
+
+/** Adds a material that was typed or picked, by its amount or, for additives, its usual rate. */
+export function addMaterial(
+  document: FormulaDocument,
+  material: Material,
+  amount: Amount | null,
+): FormulaDocument {
+  if (material.kind === 'fat') return addFat(document, { id: material.id }, amount, material)
+  const share = amount?.kind === 'share' ? amount.share : null
+  if (material.kind === 'liquid')
+    return {
+      ...document,
+      liquids: [
+        ...document.liquids,
+        { id: material.id, share: share ?? 0.5, moment: 'oils', way: 'poured' },
+      ],
+    }
+  const grams = amount && gramsOf(amount, material)
+  return {
+    ...document,
+    additives: [
+      ...document.additives,
+      grams !== null
+        ? { id: material.id, grams: tidy(grams), amount: undefined, carrier: null }
+        : {
+            id: material.id,
+            rate: share ?? material.usualRate,
+            of: 'oils',
+            amount: undefined,
+            carrier: null,
+          },
+    ],
+  }
+}
+
+/** Adds a scent by name; grams become a share of the oils. */
+export function addScent(
+  document: FormulaDocument,
+  name: string,
+  amount: Amount | null,
+  library: Library,
+): FormulaDocument {
+  const { oils } = computeFormula(document, library)
+  const grams = amount && gramsOf(amount, null)
+  const rate =
+    amount?.kind === 'share' ? amount.share : grams !== null && oils > 0 ? grams / oils : 0.03
+  return {
+    ...document,
+    scents: [
+      ...document.scents,
+      { id: idFrom(name), name, rate: tidy(rate), of: 'oils', moment: 'trace' },
+    ],
+  }
+}
+
+/** Adds a fat that is not in the library, with its saponification value in mg KOH per g. */
+export function addOwnFat(
+  document: FormulaDocument,
+  name: string,
+  sap: number,
+  amount: Amount | null,
+): FormulaDocument {
+  return addFat(document, { id: `own-${idFrom(name)}`, name, sap }, amount, null)
+}
+
+/** Gives what is still missing from 100 % (or takes what is too much) to one fat; never below nothing. */
+export function giveRemaining(document: FormulaDocument, index: number): FormulaDocument {
+  const line = document.fats[index]
+  if (!line || document.size.by !== 'oils') return document
+  const share = tidy(Math.max(0, (line.share ?? 0) + 1 - sumOfShares(document)))
+  return {
+    ...document,
+    fats: document.fats.map((fat, place) => (place === index ? { ...fat, share } : fat)),
+  }
+}
+
+/** Turns shares of a size into grams of each fat. The weights stay what they were. */
+export function toGrams(document: FormulaDocument): FormulaDocument {
+  const grams = fatGrams(document)
+  return {
+    ...document,
+    size: { by: 'lines' },
+    fats: document.fats.map(({ share: _, ...fat }, index) => ({
+      ...fat,
+      grams: document.fats[index]!.share == null ? null : tidy(grams[index]!),
+    })),
+  }
+}
+
+/** Turns grams of each fat into shares of their sum. The weights stay what they were. */
+export function toShares(document: FormulaDocument): FormulaDocument {
+  if (document.size.by === 'oils') return document
+  const grams = fatGrams(document)
+  const oils = grams.reduce((sum, value) => sum + value, 0)
+  return {
+    ...document,
+    size: { by: 'oils', grams: oils > 0 ? tidy(oils) : 1000 },
+    fats: document.fats.map(({ grams: _, ...fat }, index) => ({
+      ...fat,
+      share: document.fats[index]!.grams == null || oils === 0 ? null : grams[index]! / oils,
+    })),
+  }
+}
+
+/** Multiplies the whole formula; shares and rates stay, weights scale. */
+export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
+  const times = (grams: number | null | undefined) => (grams == null ? grams : tidy(grams * factor))
+  return {
+    ...document,
+    size:
+      document.size.by === 'oils'
+        ? { by: 'oils', grams: times(document.size.grams) ?? null }
+        : document.size,
+    fats: document.fats.map((fat) =>
+      fat.grams == null ? fat : { ...fat, grams: times(fat.grams) },
+    ),
+    additives: document.additives.map((additive) =>
+      additive.grams == null ? additive : { ...additive, grams: times(additive.grams) },
+    ),
+  }
+}
+
+/** Says the same water in another way and holds that from now on. */
+export function holdWater(
+  document: FormulaDocument,
+  held: FormulaDocument['water']['held'],
+  library: Library,
+): FormulaDocument {
+  const { water } = computeFormula(document, library)
+  if (water.ratio <= 0) return { ...document, water: { held, value: null } }
+  return { ...document, water: { held, value: Number(water[held].toFixed(10)) } }
+}

@@ -1,0 +1,148 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
+import { naohPerGramOfFat } from '../chemistry/alkali'
+import { naohPerKoh } from '../chemistry/elements'
+import { superfatAsWeighed } from '../chemistry/superfat'
+import type { Library } from '../materials/library'
+import { waysFrom } from '../water/ways'
+import { additiveGrams, computeFormula, fatGrams } from './compute'
+
+/** What a scale can show of a formula, and what superfat those weights really have. */
+export interface OnScale {
+  result: FormulaResult
+  /** Resolution the weights were rounded to, g. */
+  scale: number
+  /** Superfat of the rounded weights, by the forward calculation. */
+  superfat: number
+  secondOpinion: SecondOpinion
+}
+
+/** The inverse calculation's answer to the weights that are about to be shown. */
+export interface SecondOpinion {
+  agrees: boolean
+  superfat: number
+}
+
+const nearest = (grams: number, scale: number) => Math.round(grams / scale) * scale
+const down = (grams: number, scale: number) => Math.floor(grams / scale + 1e-9) * scale
+
+/** Two paths to one superfat may differ by rounding in the computer, never by more than this. */
+const agreement = 1e-6
+
+/**
+ * Asks the inverse: what superfat do these weights have? It shares no step with the forward calculation.
+ * @param forward superfat that the forward calculation gives for the same weights
+ */
+export function secondOpinion(
+  document: FormulaDocument,
+  result: FormulaResult,
+  library: Library,
+  forward: number,
+): SecondOpinion {
+  const { solutionStrength, naohPurity, kohPurity } = document.alkali
+  const fats = result.fats.map(({ grams, sap }) => ({ grams, sap }))
+  for (const liquid of result.liquids)
+    fats.push({ grams: liquid.fatGrams, sap: library.liquids.get(liquid.id)?.fatSap ?? 0 })
+  const superfat = superfatAsWeighed({
+    fats,
+    acids: result.additives.flatMap(({ id, grams }) => {
+      const acid = library.additives.get(id)?.acid
+      return acid ? [{ acid, grams }] : []
+    }),
+    naoh:
+      solutionStrength === null
+        ? { grams: result.lye.naoh, purity: naohPurity }
+        : { grams: result.lye.solution ?? 0, purity: solutionStrength },
+    koh: { grams: result.lye.koh, purity: kohPurity },
+  })
+  return { superfat, agrees: Math.abs(superfat - forward) < agreement }
+}
+
+/** The document with every fat and additive set to what the scale can weigh of it. */
+function inScaleSteps(document: FormulaDocument, library: Library, scale: number): FormulaDocument {
+  const { oils } = computeFormula(document, library)
+  const grams = fatGrams(document)
+  return {
+    ...document,
+    size: { by: 'lines' },
+    fats: document.fats.map((line, index) => ({
+      ...line,
+      share: undefined,
+      grams: nearest(grams[index]!, scale),
+    })),
+    additives: document.additives.map((line) => ({
+      ...line,
+      rate: undefined,
+      of: undefined,
+      grams: nearest(additiveGrams(line, oils), scale),
+    })),
+  }
+}
+
+/**
+ * A formula as a scale of a given resolution can weigh it: fats, acids and liquids to the nearest step, the lye worked
+ * out again from them and rounded *down*, the water from that lye.
+ * @param scale resolution, g, above 0
+ */
+export function onScale(document: FormulaDocument, library: Library, scale: number): OnScale {
+  const exact = computeFormula(inScaleSteps(document, library, scale), library)
+  const { naohPurity, kohPurity, solutionStrength } = document.alkali
+
+  const naoh = down(exact.lye.naoh, scale)
+  const koh = down(exact.lye.koh, scale)
+  const solution = exact.lye.solution === null ? null : down(exact.lye.solution, scale)
+  const pureNaoh = solution === null ? naoh * naohPurity : solution * solutionStrength!
+  const pureKoh = koh * kohPurity
+  const pureAsNaoh = pureNaoh + pureKoh * naohPerKoh
+
+  const liquids = exact.liquids.map((liquid) => {
+    const grams = nearest(liquid.grams, scale)
+    const kept = liquid.grams > 0 ? grams / liquid.grams : 0
+    return {
+      ...liquid,
+      grams,
+      waterGrams: liquid.waterGrams * kept,
+      fatGrams: liquid.fatGrams * kept,
+    }
+  })
+  const milkFatDemand = liquids.reduce(
+    (sum, { id, fatGrams }) =>
+      sum + fatGrams * naohPerGramOfFat(library.liquids.get(id)?.fatSap ?? 0),
+    0,
+  )
+  const demand = exact.lye.fullFatDemand + milkFatDemand
+  const superfat = demand > 0 ? 1 - (pureAsNaoh - exact.lye.acidDemand) / demand : 0
+
+  const weighed = nearest(exact.water.weighed, scale)
+  const inSolution = solution === null ? 0 : solution - pureNaoh
+  const content = weighed + inSolution + liquids.reduce((sum, liquid) => sum + liquid.waterGrams, 0)
+  const lyeGrams = pureNaoh + pureKoh
+  const scents = exact.scents.map((scent) => ({ ...scent, grams: nearest(scent.grams, scale) }))
+  const portions = [...exact.fats, ...liquids, ...exact.additives, ...scents]
+  const result: FormulaResult = {
+    ...exact,
+    liquids,
+    scents,
+    lye: { ...exact.lye, naoh, koh, solution, pureNaoh, pureKoh, pureAsNaoh },
+    water: {
+      ...exact.water,
+      ...(lyeGrams > 0 ? waysFrom(content / lyeGrams, lyeGrams, exact.oils) : {}),
+      weighed,
+      inSolution,
+      content,
+    },
+    superfat: { ...exact.superfat, total: superfat },
+    batter:
+      portions.reduce((sum, portion) => sum + portion.grams, 0) +
+      naoh +
+      koh +
+      (solution ?? 0) +
+      weighed,
+  }
+  return {
+    result,
+    scale,
+    superfat,
+    secondOpinion: secondOpinion(document, result, library, superfat),
+  }
+}

@@ -1,0 +1,38 @@
+import type { Rule, Subject } from './rule'
+import { lowerFats } from './shift'
+
+const lauricFats = ({ result, library }: Subject) =>
+  result.fats.flatMap((fat, index) =>
+    (library.fats.get(fat.id)?.profile.value.lauric ?? 0) >= 0.4 ? [index] : [],
+  )
+
+/** Share of the oils that is coconut, palm kernel, babassu. */
+export function lauricShare(subject: Subject): number {
+  return lauricFats(subject).reduce((sum, index) => sum + subject.result.fats[index]!.share, 0)
+}
+
+const forSkin = new Set(['body', 'face', 'hands', 'hair', 'shaving', 'baby'])
+
+/** So much coconut-like fat that the bar strips skin. */
+export const lauricHeavy: Rule = (subject) => {
+  const { document, result, say } = subject
+  const share = lauricShare(subject)
+  const nearlyAll = share >= 0.8
+  const limit = document.use === 'face' || document.use === 'baby' ? 0.25 : 0.35
+  if (!forSkin.has(document.use) || share <= limit + 1e-9) return null
+  if (result.superfat.total >= (nearlyAll ? 0.18 : 0.12)) return null
+  const lowered = lowerFats(subject, lauricFats(subject), limit - 0.05)
+  return {
+    id: 'lauric-heavy',
+    severity: 'think',
+    says: `${say.percent(share)} coconut-like fat at ${say.percent(result.superfat.total)} superfat will strip skin.`,
+    because: `Lauric and myristic soaps lift grease and the skin's own fat alike. For this use makers stay under ${say.percent(limit)}, or leave about 20 % superfat in a soap that is nearly all coconut.`,
+    fix:
+      nearlyAll || !lowered
+        ? {
+            label: `Set superfat to ${say.percent(0.2)}`,
+            patch: [{ path: ['superfat'], value: 0.2 }],
+          }
+        : { label: `Lower to ${say.percent(limit - 0.05)}`, patch: lowered },
+  }
+}

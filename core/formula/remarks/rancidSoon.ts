@@ -1,0 +1,24 @@
+import type { Rule } from './rule'
+import { lowerFats } from './shift'
+
+/** So much linoleic and linolenic acid that free fat will spoil. */
+export const rancidSoon: Rule = (subject) => {
+  const { result, library, say } = subject
+  const acids = (result.fattyAcids.linoleic ?? 0) + (result.fattyAcids.linolenic ?? 0)
+  if (acids <= 0.25 + 1e-9) return null
+  const rich = result.fats.flatMap((fat, index) => {
+    const profile = library.fats.get(fat.id)?.profile.value
+    return (profile?.linoleic ?? 0) + (profile?.linolenic ?? 0) > 0.4 ? [index] : []
+  })
+  const share = rich.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  const lowered = share > 0.15 ? lowerFats(subject, rich, 0.15) : null
+  return {
+    id: 'rancid-soon',
+    severity: 'think',
+    says: `${say.percent(acids)} linoleic and linolenic acid: expect a soft bar and orange spots within months.`,
+    because: `These acids take up oxygen first, and ${say.percent(result.superfat.total)} of the fat stays free to do so.`,
+    fix: lowered
+      ? { label: `Lower these oils to ${say.percent(0.15)}`, patch: lowered }
+      : undefined,
+  }
+}

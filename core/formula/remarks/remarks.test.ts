@@ -1,0 +1,103 @@
+import type { FormulaDocument } from '#contracts/formula'
+import { describe, expect, it } from 'vitest'
+import { library } from '../../materials/library'
+import { blankFormula } from '../blank'
+import { computeFormula } from '../compute'
+import { applyPatch } from '../patch'
+import { remarksOn, rules } from './index'
+
+type Shares = Record<string, number>
+const formula = (shares: Shares, changes: Partial<FormulaDocument> = {}): FormulaDocument => ({
+  ...blankFormula('Remarked'),
+  fats: Object.entries(shares).map(([id, share]) => ({ id, share, moment: 'pot', inLye: true })),
+  ...changes,
+})
+const plain: Shares = { olive: 0.45, coconut: 0.25, shea: 0.2, castor: 0.1 }
+const ratio = (value: number): Partial<FormulaDocument> => ({ water: { held: 'ratio', value } })
+const scent = (rate: number, maxOfBar: number): Partial<FormulaDocument> => ({
+  scents: [{ id: 'fir', name: 'Fir', rate, of: 'oils', moment: 'trace', maxOfBar }],
+})
+const milk = (share: number): Partial<FormulaDocument> => ({
+  liquids: [{ id: 'goat-milk', share, moment: 'oils', way: 'poured' }],
+})
+const solution = (solutionStrength: number, value: number): Partial<FormulaDocument> => ({
+  alkali: { ...blankFormula('').alkali, solutionStrength },
+  ...ratio(value),
+})
+const lactic = (id: string): Partial<FormulaDocument> => ({
+  additives: [{ id, rate: 0.01, of: 'oils', amount: undefined, carrier: null }],
+})
+
+/** Each remark: a formula that raises it, and one near it that does not. */
+const cases: Record<string, [raises: FormulaDocument, near: FormulaDocument]> = {
+  'shares-not-whole': [
+    formula({ olive: 0.7, coconut: 0.25 }),
+    formula({ olive: 0.75, coconut: 0.25 }),
+  ],
+  'water-below-floor': [formula(plain, ratio(0.95)), formula(plain, ratio(1))],
+  'water-narrow': [formula(plain, ratio(1.2)), formula(plain, ratio(1.3))],
+  'water-wide': [formula(plain, ratio(3.6)), formula(plain, ratio(3.5))],
+  'lye-jug-below-floor': [
+    formula(plain, { ...milk(0.6), ...ratio(2) }),
+    formula(plain, { ...milk(0.4), ...ratio(2) }),
+  ],
+  'solution-too-watery': [formula(plain, solution(0.35, 1.7)), formula(plain, solution(0.35, 1.9))],
+  'superfat-negative': [formula(plain, { superfat: -0.01 }), formula(plain, { superfat: 0 })],
+  'superfat-high': [formula(plain, { superfat: 0.14 }), formula(plain, { superfat: 0.11 })],
+  'scent-above-maximum': [formula(plain, scent(0.04, 0.03)), formula(plain, scent(0.034, 0.03))],
+  'lauric-heavy': [formula({ olive: 0.6, coconut: 0.4 }), formula({ olive: 0.65, coconut: 0.35 })],
+  'castor-heavy': [formula({ olive: 0.8, castor: 0.2 }), formula({ olive: 0.9, castor: 0.1 })],
+  'rancid-soon': [
+    formula({ sunflower: 0.5, coconut: 0.3, tallow: 0.2 }),
+    formula({ 'sunflower-high-oleic': 0.5, coconut: 0.3, tallow: 0.2 }),
+  ],
+  'wax-heavy': [formula({ olive: 0.88, beeswax: 0.12 }), formula({ olive: 0.95, beeswax: 0.05 })],
+  'lactic-strength': [
+    formula(plain, lactic('lactic-acid')),
+    formula(plain, lactic('citric-acid-anhydrous')),
+  ],
+}
+const found = (document: FormulaDocument) =>
+  remarksOn(document, computeFormula(document, library), library)
+const ids = (document: FormulaDocument) => found(document).map(({ id }) => id)
+
+describe('every remark', () => {
+  it('has a case here', () => {
+    expect(Object.keys(cases)).toHaveLength(rules.length)
+  })
+
+  it.each(Object.entries(cases))('%s is raised, and not by its neighbour', (id, [raises, near]) => {
+    expect(ids(raises)).toContain(id)
+    expect(ids(near)).not.toContain(id)
+  })
+
+  it.each(Object.entries(cases))('%s: its fix removes it and raises no stop', (id, [raises]) => {
+    const remark = found(raises).find((item) => item.id === id)!
+    expect(remark.says).toMatch(/[.]$/)
+    expect(remark.because.length).toBeGreaterThan(20)
+    if (!remark.fix) return expect(id).toBe('lactic-strength')
+    const after = found(applyPatch(raises, remark.fix.patch))
+    expect(after.map((item) => item.id)).not.toContain(id)
+    expect(after.filter((item) => item.severity === 'stop')).toEqual([])
+  })
+
+  it('nearly all coconut is answered with superfat, not with less coconut', () => {
+    const remark = found(formula({ coconut: 1 })).find((item) => item.id === 'lauric-heavy')!
+    expect(remark.fix!.patch).toEqual([{ path: ['superfat'], value: 0.2 }])
+    expect(ids(formula({ coconut: 1 }, { use: 'laundry' }))).not.toContain('lauric-heavy')
+  })
+
+  it('a fix leaves the formula it came from as it was', () => {
+    const [raises] = cases['castor-heavy']!
+    const before = structuredClone(raises)
+    for (const remark of found(raises)) if (remark.fix) applyPatch(raises, remark.fix.patch)
+    expect(raises).toEqual(before)
+  })
+
+  it('stops come first', () => {
+    const worst = formula({ sunflower: 0.9, castor: 0.05 }, { superfat: -0.05, ...ratio(3.8) })
+    const order = found(worst).map((item) => item.severity)
+    expect(order).toEqual([...order].sort((a, b) => (a === b ? 0 : a === 'stop' ? -1 : 1)))
+    expect(order[0]).toBe('stop')
+  })
+})

@@ -1,0 +1,15 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult, Remark } from '#contracts/result'
+import type { Library } from '../../materials/library'
+import type { Speaker } from '../../units/say'
+
+/** What a rule looks at. */
+export interface Subject {
+  document: FormulaDocument
+  result: FormulaResult
+  library: Library
+  say: Speaker
+}
+
+/** One judgement: a remark when it applies, several when it applies to several lines, null when it does not. */
+export type Rule = (subject: Subject) => Remark | Remark[] | null

@@ -1,0 +1,31 @@
+import type { PatchStep } from '#contracts/result'
+import type { Subject } from './rule'
+
+/**
+ * Lowers some fats to a share of the oils and gives what is freed to the largest of the others.
+ * @returns null when there is no other fat to give it to
+ */
+export function lowerFats(
+  { document, result }: Subject,
+  indices: number[],
+  target: number,
+): PatchStep[] | null {
+  const now = indices.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  const others = result.fats
+    .map((fat, index) => ({ index, grams: fat.grams }))
+    .filter((fat) => !indices.includes(fat.index) && fat.grams > 0)
+    .sort((a, b) => b.grams - a.grams)
+  const heir = others[0]
+  if (!heir || now <= 0) return null
+  const byLines = document.size.by === 'lines'
+  const key = byLines ? 'grams' : 'share'
+  const valueOf = (index: number) => document.fats[index]![key] ?? 0
+  const freed = indices.reduce((sum, index) => sum + valueOf(index) * (1 - target / now), 0)
+  return [
+    ...indices.map((index) => ({
+      path: ['fats', index, key],
+      value: valueOf(index) * (target / now),
+    })),
+    { path: ['fats', heir.index, key], value: valueOf(heir.index) + freed },
+  ]
+}

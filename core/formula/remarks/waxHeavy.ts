@@ -1,0 +1,23 @@
+import type { Rule } from './rule'
+import { lowerFats } from './shift'
+
+/** So much wax or free acid that the batter sets in the pot. */
+export const waxHeavy: Rule = (subject) => {
+  const { result, library, say } = subject
+  const waxes = result.fats.flatMap((fat, index) => {
+    const known = library.fats.get(fat.id)
+    const sets = known?.chemistry !== 'triglyceride' && known?.stateAt20 === 'hard'
+    return known && sets ? [index] : []
+  })
+  const share = waxes.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  if (share <= 0.08 + 1e-9) return null
+  const lowered = lowerFats(subject, waxes, 0.05)
+  return {
+    id: 'wax-heavy',
+    severity: 'think',
+    says: `${say.percent(share)} wax, resin or free acid can set the batter in the pot and deaden the foam.`,
+    because:
+      'They melt far above pouring temperature, and a free acid turns to soap the moment it meets lye.',
+    fix: lowered ? { label: `Lower to ${say.percent(0.05)}`, patch: lowered } : undefined,
+  }
+}

@@ -1,0 +1,94 @@
+import { describe, expect, it } from 'vitest'
+import { saponificationValueOf } from '../chemistry/fattyAcids'
+import { library } from './library'
+import { findMaterials } from './find'
+
+const fats = [...library.fats.values()]
+const checkable = fats.filter((fat) => !fat.unchecked)
+
+describe('the fats of the library', () => {
+  it('number at least 40, with unique names', () => {
+    expect(fats.length).toBeGreaterThanOrEqual(40)
+    expect(new Set(fats.map((fat) => fat.name)).size).toBe(fats.length)
+  })
+
+  it.each(fats.map((fat) => [fat.id, fat] as const))('%s lies inside its own range', (_, fat) => {
+    const { low, typical, high } = fat.sap
+    expect(low).toBeLessThan(typical)
+    expect(typical).toBeLessThan(high)
+    const named = Object.values(fat.profile.value).reduce((sum, share) => sum + share, 0)
+    expect(named).toBeLessThanOrEqual(1.0001)
+    expect(fat.density.value).toBeGreaterThan(0.8)
+    expect(fat.density.value).toBeLessThan(1.1)
+    expect(fat.stateAt20 === 'liquid').toBe(fat.softens === null || fat.softens.value < 20)
+  })
+
+  it.each(checkable.map((fat) => [fat.id, fat] as const))(
+    '%s: the value implied by profile and unsaponifiables is within 3 %% of the listed one and in the range',
+    (_, fat) => {
+      const chemistry = fat.chemistry === 'free-acid' ? 'free-acid' : 'triglyceride'
+      const implied = saponificationValueOf(fat.profile.value, fat.unsaponifiables.value, chemistry)
+      expect(Math.abs(implied / fat.sap.typical - 1)).toBeLessThan(0.03)
+      expect(implied).toBeGreaterThan(fat.sap.low)
+      expect(implied).toBeLessThan(fat.sap.high)
+    },
+  )
+
+  it('lists what cannot be checked that way, each with its reason', () => {
+    const unchecked = fats.filter((fat) => fat.unchecked)
+    expect(unchecked.map((fat) => fat.id).sort()).toEqual(
+      [
+        'beeswax',
+        'butterfat',
+        'candelilla',
+        'carnauba',
+        'jojoba',
+        'lanolin',
+        'pine-tar',
+        'rosin',
+      ].sort(),
+    )
+    for (const fat of unchecked) expect(fat.unchecked!.length).toBeGreaterThan(40)
+  })
+
+  it('holds the ids of the open format', () => {
+    const ids =
+      'olive coconut coconut-fractionated palm palm-kernel babassu castor shea cocoa-butter mango-butter lard tallow sunflower sunflower-high-oleic rapeseed grapeseed rice-bran soybean sweet-almond avocado hemp flax laurel-berry stearic-acid beeswax jojoba lanolin pine-tar'
+    expect(ids.split(' ').filter((id) => !library.fats.has(id))).toEqual([])
+    const rest =
+      'citric-acid-anhydrous citric-acid-monohydrate lactic-acid sodium-lactate sodium-citrate salt sugar honey kaolin rose-clay titanium-dioxide'
+    expect(rest.split(' ').filter((id) => !library.additives.has(id))).toEqual([])
+  })
+})
+
+describe('finding a material by what people type', () => {
+  it.each([
+    ['olive', 'olive'],
+    ['Extra virgin olive oil', 'olive'],
+    ['pomace', 'olive-pomace'],
+    ['coconut', 'coconut'],
+    ['coconut oil', 'coconut'],
+    ['fractionated coconut oil', 'coconut-fractionated'],
+    ['coconut milk', 'coconut-milk'],
+    ['Shea Butter (raw)', 'shea'],
+    ['canola', 'rapeseed'],
+    ['cocoa', 'cocoa-butter'],
+    ['sunflower', 'sunflower'],
+    ['high oleic sunflower', 'sunflower-high-oleic'],
+    ['palm', 'palm'],
+    ['palm kernel', 'palm-kernel'],
+    ['castor', 'castor'],
+    ['cast', 'castor'],
+    ['citric acid', 'citric-acid-anhydrous'],
+    ['karité', 'shea'],
+    ['lard', 'lard'],
+    ['organic castor oil', 'castor'],
+  ])('%s is %s', (typed, id) => {
+    expect(findMaterials(library, typed)[0]?.id).toBe(id)
+  })
+
+  it('finds nothing for what is not there', () => {
+    expect(findMaterials(library, 'gravel')).toEqual([])
+    expect(findMaterials(library, '  ')).toEqual([])
+  })
+})

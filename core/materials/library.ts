@@ -1,0 +1,23 @@
+import { additives, type Additive } from './additives'
+import type { Fat } from './fat'
+import { hardFats } from './hardFats'
+import { liquidOils } from './liquidOils'
+import { liquids, type Liquid } from './liquids'
+
+export type Material = Fat | Liquid | Additive
+
+/** What formulas may name, by id. */
+export interface Library {
+  fats: ReadonlyMap<string, Fat>
+  liquids: ReadonlyMap<string, Liquid>
+  additives: ReadonlyMap<string, Additive>
+}
+
+const byId = <T extends { id: string }>(list: T[]) => new Map(list.map((item) => [item.id, item]))
+
+/** The library that ships with Mantle. */
+export const library: Library = {
+  fats: byId([...liquidOils, ...hardFats].sort((a, b) => a.name.localeCompare(b.name, 'en'))),
+  liquids: byId(liquids),
+  additives: byId(additives),
+}

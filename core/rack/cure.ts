@@ -1,0 +1,49 @@
+import type { FormulaResult } from '#contracts/result'
+import type { Library } from '../materials/library'
+
+/** How long makers let a kind of soap cure, in days. Makers differ; these are the middle of what they do. */
+export const cureRules = [
+  {
+    id: 'coconut-rich',
+    label: 'Coconut-rich',
+    days: 28,
+    because: 'Soaps rich in coconut harden fast; makers give them 3 to 4 weeks.',
+  },
+  {
+    id: 'most',
+    label: 'Most bars',
+    days: 42,
+    because: 'Most makers give a mixed bar 4 to 6 weeks.',
+  },
+  {
+    id: 'patient',
+    label: 'Patient',
+    days: 90,
+    because: 'Some give every bar 3 months: it lasts longer in use.',
+  },
+  {
+    id: 'olive',
+    label: 'All olive or laurel',
+    days: 365,
+    because: 'Soaps of olive alone, or olive and laurel, are at their best after 6 to 12 months.',
+  },
+] as const
+export type CureRule = (typeof cureRules)[number]
+
+export const cureRule = (id: string): CureRule | undefined =>
+  cureRules.find((rule) => rule.id === id)
+
+/** The rule that fits a formula's kind. */
+export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
+  const share = (fits: (id: string) => boolean) =>
+    result.fats.reduce((sum, fat) => sum + (fits(fat.id) ? fat.share : 0), 0)
+  const olive = share((id) => id === 'olive' || id === 'olive-pomace' || id === 'laurel-berry')
+  if (olive >= 0.9) return cureRule('olive')!
+  const lauric = share((id) => (library.fats.get(id)?.profile.value.lauric ?? 0) >= 0.4)
+  return cureRule(lauric >= 0.5 ? 'coconut-rich' : 'most')!
+}
+
+/** Bars to expect of a batter, at about 125 g of fresh soap each; at least one. */
+export function usualBars(batterGrams: number): number {
+  return Math.max(1, Math.round(batterGrams / 125))
+}

@@ -1,0 +1,14 @@
+import { addDays as plus, differenceInCalendarDays, formatISO, parseISO } from 'date-fns'
+
+/** A calendar day, as 2026-11-23. */
+export type Day = string
+
+/** The day `count` days after another; before it when negative. */
+export function addDays(day: Day, count: number): Day {
+  return formatISO(plus(parseISO(day), count), { representation: 'date' })
+}
+
+/** Whole days from one day to another; negative when `to` is earlier. */
+export function daysBetween(from: Day, to: Day): number {
+  return differenceInCalendarDays(parseISO(to), parseISO(from))
+}
