@@ -9,6 +9,8 @@ export interface Speaker {
   number(value: number, decimals?: number): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
   mass(grams: number): string
+  /** Grams to be read, not weighed: whole grams, tenths of an ounce. */
+  amount(grams: number): string
   /** The figure of `mass` without its unit. */
   massFigure(grams: number): string
   massUnit: 'g' | 'oz'
@@ -60,6 +62,8 @@ export function speaker({
     number: (value, places = 0) => format(value, places, places),
     massFigure,
     massUnit,
+    amount: (grams) =>
+      system === 'metric' ? `${format(grams, 0, 0)} g` : `${format(grams / gramsPer.oz, 1, 1)} oz`,
     mass: (grams) => `${massFigure(grams)} ${massUnit}`,
     percent: (fraction, places = 1) => `${format(fraction * 100, 0, places)} %`,
     ratio: (value) => `${format(value, 1, 2)} : 1`,

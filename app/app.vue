@@ -1,0 +1,25 @@
+<script setup lang="ts">
+const workshop = useWorkshop()
+onMounted(() => void workshop.load())
+</script>
+
+<template>
+  <div class="flex min-h-screen flex-col">
+    <StationBar class="no-print" />
+    <p
+      v-if="workshop.problem"
+      role="alert"
+      class="bg-warn-ground px-6 py-3 font-semibold text-warn no-print"
+    >
+      {{ workshop.problem }}
+      <button type="button" class="link ml-2" @click="workshop.load()">Try again</button>
+    </p>
+    <main id="main" tabindex="-1" class="flex-1 outline-none">
+      <NuxtPage v-if="workshop.ready" />
+    </main>
+    <FindOrDo />
+    <KeyHelp />
+    <WorkshopDialog />
+    <ToastHost />
+  </div>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import { standingOf } from '#core/rack/standing'
+import { daysBetween } from '#core/units/days'
+
+/** Where a batch stands, in one line. */
+const { batch } = defineProps<{ batch: Pick<BatchSummary, 'events' | 'bars' | 'cure'> }>()
+const { today } = storeToRefs(useWorkshop())
+const words = computed(() => {
+  const standing = standingOf(batch, today.value)
+  const { stage, day, readyOn, cutOn } = standing
+  if (stage === 'left')
+    return `${standing.spoiled ? 'Thrown away' : 'All gone'}, ${dayText(standing.leftOn!, { today: today.value })}`
+  if (stage === 'planned') return 'Planned, not poured yet'
+  const ready = dayText(readyOn!, { today: today.value })
+  if (stage === 'ready') return `Ready since ${ready}, day ${day}`
+  const where = cutOn ? `day ${day} of ${batch.cure.days}` : `in the mould, ${day === 0 ? 'poured today' : `day ${day}`}`
+  return `${where}, ready ${ready} (${distanceText(daysBetween(today.value, readyOn!))})`
+})
+</script>
+
+<template>
+  <span>{{ words }}</span>
+</template>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { FormulaDocument } from '#contracts/formula'
+import { fatGrams } from '#core/formula/compute'
+import { library } from '#core/materials/library'
+
+/** A formula's fats as one thin bar in their colours, with their names. */
+const { document } = defineProps<{ document: FormulaDocument }>()
+const parts = computed(() => {
+  const grams = fatGrams(document)
+  const sum = grams.reduce((total, value) => total + value, 0)
+  return document.fats
+    .map((fat, index) => ({
+      name: (fat.name ?? library.fats.get(fat.id)?.name ?? fat.id).replace(/,.*$/, ''),
+      colour: library.fats.get(fat.id)?.colour ?? '#cbbf9f',
+      share: sum > 0 ? grams[index]! / sum : 0,
+    }))
+    .filter(({ share }) => share > 0)
+})
+const words = computed(() => parts.value.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', '))
+</script>
+
+<template>
+  <div class="min-w-0">
+    <div class="flex h-2 gap-px overflow-hidden rounded-[2px] bg-line-2" aria-hidden="true">
+      <i v-for="part in parts" :key="part.name" :style="{ width: `${part.share * 100}%`, background: part.colour }" />
+    </div>
+    <p class="mt-1 truncate text-sm text-ink-2" :title="words">{{ words || 'No fats yet' }}</p>
+  </div>
+</template>

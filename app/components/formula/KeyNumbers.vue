@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { usualBars } from '#core/rack/cure'
+import type { Figure } from '#core/formula/explain'
+
+const { document, result, put } = useFormulaEditor()
+const { say } = storeToRefs(useWorkshop())
+const why = defineModel<Figure | null>('why', { required: true })
+
+const bars = computed(() => usualBars(result.value.batter))
+const lye = computed(() => result.value.lye)
+const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
+</script>
+
+<template>
+  <div class="grid grid-cols-2">
+    <div class="border-r border-b border-line-2 px-4 py-2">
+      <div class="flex items-center justify-between gap-2 text-sm text-ink-2">
+        <span class="flex items-center gap-1.5">
+          <i class="size-2.5 rounded-[2px] bg-lye" />{{ lye.solution === null ? 'Lye' : 'Lye solution' }}
+        </span>
+        <button type="button" class="link font-medium" aria-label="Why this much lye?" @click="why = 'lye'">
+          Why?
+        </button>
+      </div>
+      <output data-testid="lye" class="figure block text-key leading-tight font-[650]">{{ shown(lye.solution ?? lye.naoh) }}</output>
+      <div v-if="lye.koh > 0" class="figure font-semibold">and {{ say.mass(lye.koh) }} potash</div>
+      <label class="mt-0.5 flex items-center gap-1.5 text-sm text-ink-2">
+        NaOH
+        <NumberField
+          kind="percent"
+          label="Purity of the sodium hydroxide"
+          class="w-[74px]"
+          quiet
+          :min="0.8"
+          :max="1"
+          :step="0.005"
+          :model-value="document.alkali.naohPurity"
+          @update:model-value="$event !== null && put(['alkali', 'naohPurity'], $event)"
+        />
+        pure
+      </label>
+    </div>
+    <div class="border-b border-line-2 px-4 py-2">
+      <div class="flex items-center justify-between gap-2 text-sm text-ink-2">
+        <span class="flex items-center gap-1.5"><i class="size-2.5 rounded-[2px] bg-water" />Water</span>
+        <button type="button" class="link font-medium" aria-label="Why this much water?" @click="why = 'water'">
+          Why?
+        </button>
+      </div>
+      <output data-testid="water" class="figure block text-key leading-tight font-[650]">{{ shown(result.water.weighed) }}</output>
+      <div v-if="result.liquids.length" class="figure text-sm text-ink-2">
+        {{ say.mass(result.water.content) }} with the water of other liquids
+      </div>
+    </div>
+    <div class="border-r border-line-2 px-4 py-2">
+      <div class="flex justify-between text-sm text-ink-2">
+        Batter
+        <button type="button" class="link font-medium" aria-label="Why this much batter?" @click="why = 'batter'">
+          Why?
+        </button>
+      </div>
+      <output data-testid="batter" class="figure block text-key leading-tight font-[650]">{{
+        result.batter > 0 ? say.amount(result.batter) : '–'
+      }}</output>
+    </div>
+    <div class="px-4 py-2">
+      <div class="text-sm text-ink-2">{{ bars === 1 ? 'Bar' : 'Bars' }} of about 125 g, fresh</div>
+      <output class="figure block text-key leading-tight font-[650]">{{ result.batter > 0 ? bars : '–' }}</output>
+    </div>
+  </div>
+</template>

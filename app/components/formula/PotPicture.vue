@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { scentColour } from '#core/formula/face'
+import { batterMillilitres, potFor } from '#core/formula/volume'
+import { library } from '#core/materials/library'
+
+/** The pot to scale, filled in the order of pouring. Thin layers of one kind share a label. */
+const { document, result } = useFormulaEditor()
+const { say } = storeToRefs(useWorkshop())
+
+interface Layer {
+  key: string
+  label: string
+  grams: number
+  colour: string
+  strong?: boolean
+}
+
+const layers = computed<Layer[]>(() => {
+  const { fats, liquids, water, lye, additives, scents } = result.value
+  const list: Layer[] = [
+    ...fats.map((fat, index) => ({
+      key: `fat-${index}`,
+      label: shortName(fat.name),
+      grams: fat.grams,
+      colour: library.fats.get(fat.id)?.colour ?? '#cbbf9f',
+    })),
+    ...liquids.map((liquid, index) => ({
+      key: `liquid-${index}`,
+      label: liquid.name,
+      grams: liquid.grams,
+      colour: library.liquids.get(liquid.id)?.colour ?? '#e9dfca',
+    })),
+    { key: 'water', label: 'Water', grams: water.weighed, colour: 'var(--color-water)' },
+    {
+      key: 'lye',
+      label: lye.solution === null ? 'Lye into it' : 'Lye solution into it',
+      grams: lye.naoh + lye.koh + (lye.solution ?? 0),
+      colour: 'var(--color-lye)',
+      strong: true,
+    },
+    ...additives.map((additive, index) => ({
+      key: `additive-${index}`,
+      label: shortName(additive.name),
+      grams: additive.grams,
+      colour: library.additives.get(additive.id)?.colour ?? '#6f8f86',
+    })),
+    ...scents.map((scent, index) => ({
+      key: `scent-${index}`,
+      label: scent.name,
+      grams: scent.grams,
+      colour: scentColour(scent.id),
+    })),
+  ]
+  return list.filter(({ grams }) => grams > 0)
+})
+const shortName = (name: string) => name.replace(/,.*$/, '').replace(/ (oil|butter)$/i, '')
+
+const pot = computed(() => potFor(batterMillilitres(result.value, library)))
+const top = 6
+const bottom = 428
+const inside = bottom - top
+const labelGap = 17
+
+const bands = computed(() => {
+  const whole = result.value.batter
+  let level = bottom
+  return layers.value.map((layer) => {
+    const height = whole > 0 ? (layer.grams / whole) * pot.value.fill * inside : 0
+    level -= height
+    return { ...layer, y: level, height, middle: level + height / 2 }
+  })
+})
+
+/** Labels at their bands, pushed apart from the bottom up, then back down from the top. */
+const labels = computed(() => {
+  const room = Math.floor(inside / labelGap)
+  const shown = [...bands.value].sort((a, b) => b.height - a.height).slice(0, room)
+  const list = bands.value.filter((band) => shown.includes(band)).map((band) => ({ ...band, at: band.middle }))
+  for (let index = 1; index < list.length; index++)
+    list[index]!.at = Math.min(list[index]!.at, list[index - 1]!.at - labelGap)
+  if (list.length) list.at(-1)!.at = Math.max(list.at(-1)!.at, top + 8)
+  for (let index = list.length - 2; index >= 0; index--)
+    list[index]!.at = Math.max(list[index]!.at, list[index + 1]!.at + labelGap)
+  return list
+})
+/** x of the pot's right wall at a height: it tapers. */
+const wall = (y: number) => 184 - ((y - top) / inside) * 12
+const spoken = computed(() => layers.value.map(({ label, grams }) => `${label} ${say.value.mass(grams)}`).join(', '))
+</script>
+
+<template>
+  <figure class="sheet flex flex-col px-3.5 py-2.5">
+    <figcaption class="flex justify-between">
+      <h2>The pot, to scale</h2>
+      <span v-if="result.batter > 0" class="text-[12.5px] text-ink-3"
+        >{{ say.number(pot.litres, pot.litres % 1 ? 1 : 0) }} litre pot, {{ say.percent(pot.fill, 0) }} full</span
+      >
+    </figcaption>
+    <p v-if="!document.fats.length" class="m-auto max-w-52 py-16 text-center text-ink-2">
+      The pot fills as you type: fats first, then water, then lye into it.
+    </p>
+    <svg
+      v-else
+      viewBox="0 0 338 440"
+      class="mt-1 min-h-0 w-full flex-1"
+      style="max-height: 446px"
+      role="img"
+      :aria-label="`The pot holds ${spoken}`"
+      font-size="13"
+    >
+      <defs>
+        <clipPath id="pot-inside">
+          <path d="M24 0 H184 L172 418 Q171 428 160 428 H48 Q37 428 36 418 Z" />
+        </clipPath>
+      </defs>
+      <g clip-path="url(#pot-inside)">
+        <rect v-for="band in bands" :key="band.key" :y="band.y" width="200" :height="band.height + 0.6" :fill="band.colour" />
+      </g>
+      <path
+        d="M24 0 L36 418 Q37 428 48 428 H160 Q171 428 172 418 L184 0"
+        fill="none"
+        stroke="var(--color-ink)"
+        stroke-width="3"
+      />
+      <g v-for="label in labels" :key="label.key">
+        <path
+          :d="`M${wall(label.middle)} ${label.middle} L196 ${label.at} H204`"
+          stroke="var(--color-line-3)"
+          fill="none"
+        />
+        <text
+          x="209"
+          :y="label.at + 4"
+          class="figure"
+          :font-weight="label.strong ? 700 : 400"
+          :fill="label.strong ? 'var(--color-stop)' : 'var(--color-ink)'"
+        >
+          {{ label.label.length > 15 ? `${label.label.slice(0, 14)}…` : label.label }} {{ say.mass(label.grams) }}
+        </text>
+      </g>
+    </svg>
+  </figure>
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { EllipsisVertical } from '@lucide/vue'
+
+export interface MenuEntry {
+  says: string
+  act: () => void
+  danger?: boolean
+}
+
+/** What can be done with one thing, behind three dots. */
+defineProps<{ label: string; entries: MenuEntry[] }>()
+</script>
+
+<template>
+  <Menu as="div" class="relative">
+    <MenuButton :aria-label="label" class="flex size-7 items-center justify-center rounded-sm hover:bg-line-2">
+      <slot><EllipsisVertical :size="16" /></slot>
+    </MenuButton>
+    <MenuItems class="menu-panel absolute right-0 mt-1 min-w-52 text-[#182022]">
+      <MenuItem v-for="entry in entries" :key="entry.says" v-slot="{ active }" as="template">
+        <button
+          type="button"
+          class="block w-full rounded-sm px-3 py-2 text-left"
+          :class="[active ? 'bg-line-2' : '', entry.danger ? 'text-stop' : '']"
+          @click="entry.act()"
+        >
+          {{ entry.says }}
+        </button>
+      </MenuItem>
+    </MenuItems>
+  </Menu>
+</template>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { standingOf } from '#core/rack/standing'
+import { stations } from '~/utils/stations'
+
+interface Hit {
+  id: string
+  says: string
+  also: string
+  go: () => unknown
+}
+
+const open = usePalette()
+const keyHelp = useKeyHelp()
+const query = ref('')
+const router = useRouter()
+const formulas = useFormulas()
+const batches = useBatches()
+const workshop = useWorkshop()
+
+watch(open, (now) => {
+  if (!now) return
+  query.value = ''
+  void formulas.load()
+  void batches.load()
+})
+
+const all = computed<Hit[]>(() => [
+  {
+    id: 'new',
+    says: 'New formula',
+    also: 'write a formula from nothing',
+    go: async () => router.push(`/formulas/${await formulas.create()}`),
+  },
+  { id: 'check', says: 'Check a recipe', also: 'paste fats, lye and water', go: () => router.push('/formulas/check') },
+  ...stations.map(({ name, path, key }) => ({
+    id: path,
+    says: name,
+    also: `station, g ${key}`,
+    go: () => router.push(path),
+  })),
+  { id: 'settings', says: 'Workshop settings', also: 'units, scale, time zone', go: () => (workshop.dialogOpen = true) },
+  { id: 'keys', says: 'Keys', also: 'what the keyboard does, ?', go: () => (keyHelp.value = true) },
+  ...formulas.list.map((formula) => ({
+    id: formula.id,
+    says: formula.document.name,
+    also: 'formula',
+    go: () => router.push(`/formulas/${formula.id}`),
+  })),
+  ...batches.list.map((batch) => ({
+    id: batch.id,
+    says: `${batch.name} ${batch.number}`,
+    also: `batch, ${standingOf(batch, workshop.today).stage.replace('-', ' ')}`,
+    go: () => router.push(`/batches/${batch.id}`),
+  })),
+])
+const hits = computed(() => {
+  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return all.value
+    .filter(({ says, also }) => words.every((word) => `${says} ${also}`.toLowerCase().includes(word)))
+    .slice(0, 9)
+})
+function choose(hit: Hit | null) {
+  open.value = false
+  if (hit) void hit.go()
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Find or do" hide-title>
+    <Combobox :model-value="null" nullable @update:model-value="choose">
+      <ComboboxInput
+        class="w-full rounded-t-md bg-transparent px-5 py-4 text-[17px] outline-none"
+        aria-label="Find a formula or batch, or do something"
+        placeholder="Find a formula or batch, or do something"
+        autocomplete="off"
+        @change="query = ($event.target as HTMLInputElement).value"
+      />
+      <ComboboxOptions static class="max-h-[60vh] overflow-y-auto border-t border-line-2 p-1.5">
+        <ComboboxOption v-for="hit in hits" :key="hit.id" v-slot="{ active }" :value="hit" as="template">
+          <li class="flex justify-between gap-4 rounded-sm px-3.5 py-2" :class="active ? 'bg-line-2' : ''">
+            <b class="font-semibold">{{ hit.says }}</b><span class="text-ink-2">{{ hit.also }}</span>
+          </li>
+        </ComboboxOption>
+        <li v-if="!hits.length" role="option" aria-selected="false" class="px-3.5 py-2 text-ink-2">
+          Nothing is called that. Try part of a name.
+        </li>
+      </ComboboxOptions>
+    </Combobox>
+  </AppDialog>
+</template>

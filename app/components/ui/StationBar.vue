@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { Settings2 } from '@lucide/vue'
+import { dueOf } from '#core/rack/due'
+import { standingOf } from '#core/rack/standing'
+import { stations } from '~/utils/stations'
+
+const workshop = useWorkshop()
+const batches = useBatches()
+const palette = usePalette()
+const keyHelp = useKeyHelp()
+const router = useRouter()
+const route = useRoute()
+
+const here = (path: string) =>
+  path === '/' ? route.path === '/' : route.path.startsWith(path)
+const count = computed<Record<string, number>>(() => {
+  const { today } = workshop
+  if (!today) return {}
+  const onRack = batches.list.filter((batch) => {
+    const { stage } = standingOf(batch, today)
+    return stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
+  })
+  return { Shelf: dueOf(batches.list, today).today.length, Rack: onRack.length }
+})
+
+onMounted(() => void batches.load())
+useShortcuts({
+  '/': () => (palette.value = true),
+  '?': () => (keyHelp.value = true),
+  ...Object.fromEntries(stations.map(({ key, path }) => [`g ${key}`, () => void router.push(path)])),
+})
+</script>
+
+<template>
+  <header class="flex h-[52px] items-stretch bg-slate px-3 text-[#dfe6e4] sm:px-5">
+    <a
+      href="#main"
+      class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-chalk focus:p-3 focus:text-[#182022]"
+      >To the content</a
+    >
+    <NuxtLink to="/" class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7">
+      <span class="chamfer h-4 w-[26px] bg-chalk" style="--cut: 4px" />
+      <span class="max-sm:sr-only">Mantle</span>
+    </NuxtLink>
+    <nav aria-label="Stations" class="flex">
+      <NuxtLink
+        v-for="station in stations"
+        :key="station.path"
+        :to="station.path"
+        :aria-current="here(station.path) ? 'page' : undefined"
+        class="relative flex items-center px-2.5 font-medium sm:px-4"
+        :class="here(station.path) ? 'text-white' : 'text-[#b9c5c3] hover:text-white'"
+      >
+        {{ station.name }}
+        <b
+          v-if="count[station.name]"
+          class="ml-1.5 rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk"
+          >{{ count[station.name] }}<span class="sr-only">
+            {{ station.name === 'Shelf' ? 'due today' : 'batches drying' }}</span
+          ></b
+        >
+        <i v-if="here(station.path)" class="absolute inset-x-2.5 bottom-0 h-1 bg-chalk" />
+      </NuxtLink>
+    </nav>
+    <div class="flex-1" />
+    <div class="flex items-center gap-2 text-[#b9c5c3] sm:gap-4">
+      <button
+        type="button"
+        class="flex items-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
+        @click="workshop.dialogOpen = true"
+      >
+        <Settings2 :size="16" aria-hidden="true" />
+        <span class="sr-only">Workshop settings, now</span>
+        <span class="max-[430px]:sr-only">{{ workshop.settings.units === 'metric' ? 'g · °C' : 'oz · °F' }}</span>
+      </button>
+      <button
+        type="button"
+        class="flex items-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
+        @click="palette = true"
+      >
+        <span class="max-md:sr-only">Find or do</span> <kbd class="border-[#6d7b7c]">/</kbd>
+      </button>
+    </div>
+  </header>
+</template>

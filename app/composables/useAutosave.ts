@@ -1,0 +1,98 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { StoredFormula } from '#contracts/workshop'
+import { useEventListener, useThrottleFn } from '@vueuse/core'
+
+export type SaveState = 'saved' | 'saving' | 'waiting' | 'refused' | 'conflict' | 'deleted'
+
+/** ms between saves while somebody types, and between tries when the server does not answer. */
+const pace = 250
+const retryAfter = 3000
+
+/**
+ * Keeps a document on the server by itself: at most one request at a time, always the newest document, tried again
+ * until it is acknowledged. Until then it lies in this device's outbox.
+ */
+export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>) {
+  const state = ref<SaveState>('saved')
+  const problem = ref('')
+  const revision = ref(0)
+  const theirs = shallowRef<StoredFormula | null>(null)
+  let sending = false
+  let acknowledged: FormulaDocument | null = null
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function send() {
+    if (sending || state.value === 'conflict' || document.value === acknowledged) return
+    sending = true
+    const sent = document.value
+    try {
+      const kept = await api.put<StoredFormula>(`/api/formulas/${id}`, {
+        revision: revision.value,
+        document: sent,
+      })
+      revision.value = kept.revision
+      acknowledged = sent
+      problem.value = ''
+      if (document.value === sent) {
+        state.value = 'saved'
+        forgetPending(id)
+      } else rememberPending(id, { revision: revision.value, document: document.value })
+    } catch (error) {
+      failed(error)
+    } finally {
+      sending = false
+    }
+    if (state.value === 'saving' && document.value !== acknowledged) void send()
+  }
+
+  function failed(error: unknown) {
+    problem.value = sentenceOf(error)
+    const status = error instanceof ApiError ? error.status : 0
+    if (status === 409) {
+      theirs.value = (error as ApiError).body.theirs as StoredFormula
+      state.value = 'conflict'
+    } else if (status === 410) state.value = 'deleted'
+    else if (status >= 400 && status < 500) state.value = 'refused'
+    else {
+      state.value = 'waiting'
+      clearTimeout(timer)
+      timer = setTimeout(() => void send(), retryAfter)
+    }
+  }
+
+  const soon = useThrottleFn(() => void send(), pace, true, false)
+
+  watch(document, (now) => {
+    if (now === acknowledged) return
+    rememberPending(id, { revision: revision.value, document: now })
+    if (state.value === 'conflict' || state.value === 'deleted') return
+    state.value = state.value === 'waiting' ? 'waiting' : 'saving'
+    void soon()
+  })
+
+  /** Takes what the server has as the point from which changes count. */
+  function settle(formula: StoredFormula) {
+    revision.value = formula.revision
+    acknowledged = formula.document
+    theirs.value = null
+    state.value = 'saved'
+    problem.value = ''
+  }
+
+  /** Goes on from their revision with this screen's document: what is on screen wins. */
+  function keepMine() {
+    if (theirs.value) revision.value = theirs.value.revision
+    theirs.value = null
+    state.value = 'saving'
+    void send()
+  }
+
+  useEventListener(window, 'online', () => void send())
+  useEventListener(window, 'pagehide', () => void send())
+  onScopeDispose(() => {
+    clearTimeout(timer)
+    void send()
+  })
+
+  return { state, problem, revision, theirs, settle, keepMine, send }
+}

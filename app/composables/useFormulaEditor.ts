@@ -1,0 +1,101 @@
+import { formulaSchema, type FormulaDocument } from '#contracts/formula'
+import type { PatchStep } from '#contracts/result'
+import type { StoredFormula } from '#contracts/workshop'
+import { blankFormula } from '#core/formula/blank'
+import { computeFormula } from '#core/formula/compute'
+import { faceOf } from '#core/formula/face'
+import { faultsInFormula } from '#core/formula/faults'
+import { applyPatch } from '#core/formula/patch'
+import { remarksOn } from '#core/formula/remarks/index'
+import { library } from '#core/materials/library'
+import { useEventListener } from '@vueuse/core'
+import type { InjectionKey } from 'vue'
+
+/**
+ * One formula being worked on: the document with undo, everything computed from it at once, and saving by itself.
+ * Nothing here waits for the network but the first load.
+ */
+export function createFormulaEditor(id: string) {
+  const workshop = useWorkshop()
+  const history = useHistory<FormulaDocument>(blankFormula('Formula'))
+  const document = history.present
+  const save = useAutosave(id, document)
+  const loaded = ref(false)
+  const problem = ref('')
+
+  const result = computed(() => computeFormula(document.value, library))
+  const faults = computed(() => faultsInFormula(document.value, library))
+  const remarks = computed(() => remarksOn(document.value, result.value, library, workshop.say))
+  const face = computed(() => faceOf(document.value, library))
+
+  async function load() {
+    try {
+      const formula = await api.get<StoredFormula>(`/api/formulas/${id}`)
+      save.settle(formula)
+      history.reset(formula.document)
+      takeUpPending(formula)
+      loaded.value = true
+      problem.value = ''
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    }
+  }
+
+  /** What this device had not got through before a crash goes on from there. */
+  function takeUpPending(formula: StoredFormula) {
+    const pending = pendingOf(id)
+    if (!pending) return
+    const parsed = formulaSchema.safeParse(pending.document)
+    if (!parsed.success || JSON.stringify(parsed.data) === JSON.stringify(formula.document))
+      return forgetPending(id)
+    save.revision.value = pending.revision
+    history.set(parsed.data)
+  }
+
+  /** Changes the document. The tag joins quick changes of one field into one step of undo. */
+  function change(next: FormulaDocument, tag = '') {
+    if (next !== document.value) history.set(next, tag)
+  }
+  /** Sets one place of the document. */
+  function put(path: (string | number)[], value: unknown) {
+    change(applyPatch(document.value, [{ path, value }]), path.join('.'))
+  }
+  const apply = (patch: PatchStep[]) => change(applyPatch(document.value, patch))
+
+  function takeTheirs() {
+    const { theirs } = save
+    if (!theirs.value) return
+    const formula = theirs.value
+    save.settle(formula)
+    forgetPending(id)
+    history.reset(formula.document)
+  }
+
+  useEventListener(window, 'keydown', (event) => {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+    const letter = event.key.toLowerCase()
+    const again = letter === 'y' || (letter === 'z' && event.shiftKey)
+    if (letter !== 'z' && !again) return
+    event.preventDefault()
+    if (again) history.redo()
+    else history.undo()
+  })
+
+  return { id, document, result, faults, remarks, face, history, save, loaded, problem, load, change, put, apply, takeTheirs }
+}
+
+export type FormulaEditor = ReturnType<typeof createFormulaEditor>
+const editorKey: InjectionKey<FormulaEditor> = Symbol('formula editor')
+
+export function provideFormulaEditor(id: string): FormulaEditor {
+  const editor = createFormulaEditor(id)
+  provide(editorKey, editor)
+  return editor
+}
+
+/** The editor of the page this component stands on. */
+export function useFormulaEditor(): FormulaEditor {
+  const editor = inject(editorKey)
+  if (!editor) throw new Error('No formula editor on this page.')
+  return editor
+}

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import { cureRule } from '#core/rack/cure'
+import { standingEvents, standingOf } from '#core/rack/standing'
+import { Printer } from '@lucide/vue'
+
+const route = useRoute()
+const id = String(route.params.id)
+const batches = useBatches()
+const { today } = storeToRefs(useWorkshop())
+
+const batch = ref<(Batch & BatchSummary) | null>(null)
+const problem = ref('')
+const note = ref('')
+async function load() {
+  try {
+    batch.value = await api.get<Batch & BatchSummary>(`/api/batches/${id}`)
+    problem.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+onMounted(load)
+useHead({ title: () => (batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle') })
+
+/** An undo in a toast changes the batch in the store; this page follows it. */
+watch(
+  () => batches.list.find((item) => item.id === id)?.events,
+  (events) => {
+    if (events && batch.value) batch.value = { ...batch.value, events }
+  },
+)
+const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
+const told = computed(() => (batch.value ? standingEvents(batch.value.events) : []))
+const words = { poured: 'Poured', cut: 'Cut', left: 'Left the rack', noted: 'Note', undone: '' } as const
+
+async function addNote() {
+  if (!note.value.trim()) return
+  const kept = await batches.tell(id, { kind: 'noted', day: today.value, note: note.value.trim() }, 'Note kept.')
+  if (kept) note.value = ''
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
+    <EmptyState :title="problem">
+      <template #actions><AppButton kind="main" to="/rack">To the rack</AppButton></template>
+    </EmptyState>
+  </div>
+  <div v-else-if="batch && standing" class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0">
+    <BatchSheet :batch="batch" />
+    <aside class="no-print space-y-4" aria-label="Where this batch stands">
+      <div class="sheet px-5 py-4">
+        <h1 class="text-[20px]">{{ batch.name }} {{ batch.number }}</h1>
+        <p class="mb-3 text-ink-2"><StandingLine :batch="batch" /></p>
+        <BatchActions :batch="batch" class="mb-3" />
+        <div class="flex flex-wrap gap-2">
+          <AppButton @click="print"><Printer :size="16" /> Print the sheet</AppButton>
+          <AppButton :to="`/formulas/${batch.formulaId}`">Its formula now</AppButton>
+        </div>
+      </div>
+      <div class="sheet px-5 py-4">
+        <h2 class="mb-2">What happened</h2>
+        <ol class="space-y-2">
+          <li class="flex gap-3">
+            <span class="w-20 shrink-0 text-ink-2">{{ dayText(batch.madeAt.slice(0, 10), { today }) }}</span>
+            <span>Planned, {{ batch.bars }} bars, {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? batch.cure.rule }}: {{ batch.cure.days }} days</span>
+          </li>
+          <li v-for="event in told" :key="event.id" class="flex gap-3">
+            <template v-if="event.kind !== 'undone'">
+              <span class="w-20 shrink-0 text-ink-2">{{ dayText(event.day, { today }) }}</span>
+              <span class="min-w-0 break-words">
+                <template v-if="event.kind === 'noted'">{{ event.note }}</template>
+                <template v-else-if="event.kind === 'cut'">Cut, {{ event.bars }} bars</template>
+                <template v-else-if="event.kind === 'left'">
+                  {{ event.why === 'spoiled' ? 'Thrown away' : 'All gone' }}{{ event.note ? `: ${event.note}` : '' }}
+                </template>
+                <template v-else>{{ words[event.kind] }}</template>
+              </span>
+            </template>
+          </li>
+        </ol>
+        <form class="mt-3 flex gap-2" @submit.prevent="addNote">
+          <input v-model="note" class="field min-w-0 flex-1" maxlength="2000" aria-label="A note on this batch" placeholder="What was learned" />
+          <AppButton @click="addNote">Keep</AppButton>
+        </form>
+      </div>
+    </aside>
+  </div>
+</template>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { uses, type Use } from '#contracts/formula'
+import type { Remark } from '#contracts/result'
+import { scaleFormula } from '#core/formula/edit'
+import type { Figure } from '#core/formula/explain'
+import { useNames } from '~/utils/useNames'
+
+const route = useRoute()
+const router = useRouter()
+const id = String(route.params.id)
+const editor = provideFormulaEditor(id)
+const { document, result, remarks, face, loaded, problem } = editor
+const formulas = useFormulas()
+const toasts = useToasts()
+const { say } = storeToRefs(useWorkshop())
+
+const why = ref<Figure | null>(null)
+const making = ref(false)
+const typedLine = ref<{ focus: () => void } | null>(null)
+const water = ref<{ focus: () => void } | null>(null)
+const nameFault = ref('')
+
+useHead({ title: () => `${document.value.name} · Mantle` })
+onMounted(() => {
+  void editor.load()
+  void formulas.load()
+})
+useShortcuts({
+  a: () => typedLine.value?.focus(),
+  w: () => water.value?.focus(),
+  s: () => globalThis.document.querySelector<HTMLInputElement>('[data-superfat] input')?.focus(),
+})
+
+function rename(event: Event) {
+  const name = (event.target as HTMLInputElement).value
+  nameFault.value = name.trim() ? '' : 'A formula needs a name.'
+  if (name.trim()) editor.put(['name'], name)
+}
+function fix(remark: Remark) {
+  if (remark.fix) editor.apply(remark.fix.patch)
+}
+const setUse = (event: Event) => editor.put(['use'], (event.target as HTMLSelectElement).value as Use)
+const size = computed(() => (document.value.size.by === 'oils' ? document.value.size.grams : result.value.oils))
+
+/** By share the size is a number of its own; by weight a new size scales every line. */
+function setSize(grams: number | null) {
+  if (document.value.size.by === 'oils') editor.put(['size', 'grams'], grams)
+  else if (grams && result.value.oils > 0)
+    editor.change(scaleFormula(document.value, grams / result.value.oils), 'size')
+}
+
+async function duplicate() {
+  try {
+    const copy = await formulas.create({
+      ...document.value,
+      name: formulas.freeName(`${document.value.name}, copy`),
+    })
+    await router.push(`/formulas/${copy}`)
+    toasts.show('This is the copy.')
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
+}
+async function remove() {
+  try {
+    await editor.save.send()
+    await formulas.remove({ id, revision: editor.save.revision.value, changedAt: '', document: document.value })
+    forgetPending(id)
+    await router.push('/formulas')
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
+}
+const entries = computed(() => [
+  { says: 'Duplicate', act: () => void duplicate() },
+  { says: 'Halve the size', act: () => editor.change(scaleFormula(document.value, 0.5)) },
+  { says: 'Double the size', act: () => editor.change(scaleFormula(document.value, 2)) },
+  { says: 'Delete', danger: true, act: () => void remove() },
+])
+</script>
+
+<template>
+  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
+    <EmptyState :title="problem">
+      <template #actions>
+        <AppButton @click="editor.load()">Try again</AppButton>
+        <AppButton kind="main" to="/formulas">All formulas</AppButton>
+      </template>
+    </EmptyState>
+  </div>
+  <div v-else-if="loaded" class="mx-auto max-w-[1280px] px-3 pb-4 sm:px-6">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-3">
+      <BarFace :face="face" :width="58" :height="38" />
+      <div class="mr-auto min-w-52 flex-1">
+        <h1 class="relative">
+          <input
+            :value="document.name"
+            class="-ml-1.5 w-full rounded-sm border border-transparent bg-transparent px-1.5 hover:border-line-3"
+            aria-label="Name of the formula"
+            maxlength="120"
+            :aria-invalid="nameFault ? true : undefined"
+            @input="rename"
+            @blur="nameFault = ''"
+          />
+          <span v-if="nameFault" role="alert" class="absolute left-0 top-full z-10 bg-stop px-2 py-1 text-sm font-normal tracking-normal text-white">{{ nameFault }}</span>
+        </h1>
+        <SaveNote />
+      </div>
+      <label>
+        <span class="sr-only">What it is for</span>
+        <select class="field py-2 font-[550]" :value="document.use" @change="setUse">
+          <option v-for="use in uses" :key="use" :value="use">{{ useNames[use] }}</option>
+        </select>
+      </label>
+      <span class="flex items-center gap-1.5">
+        <NumberField
+          kind="mass"
+          label="Weight of all oils"
+          class="w-28"
+          :model-value="size"
+          :min="1"
+          :max="1000000"
+          :step="50"
+          :decimals="1"
+          @update:model-value="setSize"
+        />
+        <span class="text-ink-2">of oils</span>
+      </span>
+      <AppMenu label="More for this formula" :entries="entries" />
+      <AppButton kind="main" @click="making = true">Make a batch</AppButton>
+    </div>
+    <div class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:h-[504px]">
+      <div class="sheet flex min-h-0 flex-col lg:max-h-[504px]">
+        <div class="min-h-0 shrink overflow-y-auto">
+          <FatLines />
+          <ExtraLines />
+        </div>
+        <TypedLineBox ref="typedLine" class="border-t border-line-2" />
+      </div>
+      <PotPicture class="max-lg:order-3 lg:max-h-[504px]" />
+      <div class="sheet min-h-0 overflow-y-auto max-lg:order-2">
+        <KeyNumbers v-model:why="why" />
+        <WaterDial ref="water" />
+        <SuperfatLine v-model:why="why" />
+        <RemarkList :remarks="remarks" @fix="fix">
+          {{ document.fats.length ? 'Nothing speaks against this formula.' : 'Remarks appear here as the formula grows.' }}
+        </RemarkList>
+      </div>
+    </div>
+    <div class="sheet mt-3.5 grid lg:grid-cols-2">
+      <FattyAcidBar :acids="result.fattyAcids" class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r" />
+      <label class="flex flex-col px-4 py-3">
+        <h2 class="mb-1.5">Notes</h2>
+        <textarea
+          class="field min-h-16 w-full flex-1 resize-y"
+          maxlength="20000"
+          placeholder="What it is for, what to try next"
+          :value="document.notes"
+          @input="editor.put(['notes'], ($event.target as HTMLTextAreaElement).value)"
+        />
+      </label>
+    </div>
+    <p class="mt-3 text-sm text-ink-2">
+      Lye burns. Goggles and gloves on before the lye is opened, lye into water and never water onto lye, no aluminium. Follow your
+      suppliers' safety sheets and local rules; Mantle does not replace them. {{ say.percent(result.superfat.total) }} superfat is
+      worked out from average saponification values.
+    </p>
+    <WhyDialog v-model="why" :document="document" :result="result" />
+    <MakeBatchDialog v-model="making" />
+  </div>
+</template>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import type { StoredFormula } from '#contracts/workshop'
+import { faceOf } from '#core/formula/face'
+import { library } from '#core/materials/library'
+import { useNames } from '~/utils/useNames'
+
+const formulas = useFormulas()
+const batches = useBatches()
+const toasts = useToasts()
+const router = useRouter()
+const { say, today } = storeToRefs(useWorkshop())
+
+const query = ref('')
+const renaming = ref<StoredFormula | null>(null)
+const renameOpen = computed({
+  get: () => renaming.value !== null,
+  set: (value) => {
+    if (!value) renaming.value = null
+  },
+})
+useHead({ title: 'Formulas · Mantle' })
+onMounted(() => {
+  void formulas.load()
+  void batches.load()
+})
+
+const text = (formula: StoredFormula) =>
+  [
+    formula.document.name,
+    useNames[formula.document.use],
+    formula.document.notes,
+    ...formula.document.fats.map((fat) => fat.name ?? library.fats.get(fat.id)?.name ?? ''),
+    ...formula.document.scents.map((scent) => scent.name ?? scent.id),
+  ]
+    .join(' ')
+    .toLowerCase()
+const found = computed(() => {
+  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return formulas.list.filter((formula) => words.every((word) => text(formula).includes(word)))
+})
+const made = computed(() => {
+  const counts = new Map<string, number>()
+  for (const batch of batches.list)
+    counts.set(batch.formulaId, (counts.get(batch.formulaId) ?? 0) + 1)
+  return counts
+})
+
+/** Does it, or says why not. */
+async function attempt(act: () => Promise<unknown>) {
+  try {
+    await act()
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
+}
+const start = () => attempt(async () => router.push(`/formulas/${await formulas.create()}`))
+const entriesOf = (formula: StoredFormula) => [
+  { says: 'Rename…', act: () => (renaming.value = formula) },
+  {
+    says: 'Duplicate',
+    act: () => attempt(async () => router.push(`/formulas/${await formulas.duplicate(formula)}`)),
+  },
+  { says: 'Delete', danger: true, act: () => attempt(() => formulas.remove(formula)) },
+]
+const sizeOf = (formula: StoredFormula) => {
+  const { size, fats } = formula.document
+  const grams = size.by === 'oils' ? size.grams : fats.reduce((sum, fat) => sum + (fat.grams ?? 0), 0)
+  return grams ? `${say.value.amount(grams)} of oils` : 'no size yet'
+}
+const search = ref<HTMLInputElement | null>(null)
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1280px] px-4 py-4 sm:px-6">
+    <div class="mb-4 flex flex-wrap items-center gap-3">
+      <h1 class="mr-auto">Formulas</h1>
+      <input
+        ref="search"
+        v-model="query"
+        type="search"
+        class="field w-full py-2 sm:w-72"
+        placeholder="Find by name, fat, scent or use"
+        aria-label="Find a formula"
+      />
+      <AppButton to="/formulas/check">Check a recipe</AppButton>
+      <AppButton kind="main" @click="start">New formula</AppButton>
+    </div>
+    <p v-if="formulas.problem" role="alert" class="mb-3 font-semibold text-stop">{{ formulas.problem }}</p>
+    <EmptyState v-if="formulas.loaded && !formulas.list.length" title="No formulas yet">
+      A formula is a list of fats with their shares: olive 70 %, coconut 25 %, castor 5 % is a good first one. Lye and water
+      appear as you type.
+      <template #actions>
+        <AppButton to="/formulas/check">Check a recipe you have</AppButton>
+        <AppButton kind="main" @click="start">Write the first formula</AppButton>
+      </template>
+    </EmptyState>
+    <p v-else-if="formulas.loaded && !found.length" class="py-8 text-center text-ink-2">
+      No formula matches “{{ query }}”.
+      <button type="button" class="link" @click="query = ''">Show all</button>
+    </p>
+    <ul v-else class="sheet">
+      <li
+        v-for="formula in found"
+        :key="formula.id"
+        class="relative grid grid-cols-[44px_1fr_28px] items-center gap-x-4 gap-y-1 border-t border-line-2 px-4 py-3 first:border-t-0 hover:bg-white md:grid-cols-[44px_240px_1fr_150px_120px_28px]"
+      >
+        <BarFace :face="faceOf(formula.document, library)" />
+        <div class="min-w-0">
+          <NuxtLink :to="`/formulas/${formula.id}`" class="block truncate text-[15.5px] font-[650] after:absolute after:inset-0">{{
+            formula.document.name
+          }}</NuxtLink>
+          <small class="text-sm text-ink-2">{{ useNames[formula.document.use] }}</small>
+        </div>
+        <FatBar :document="formula.document" class="max-md:col-span-3 max-md:row-start-2" />
+        <span class="figure text-sm text-ink-2 max-md:hidden">{{ sizeOf(formula) }}</span>
+        <span class="text-sm text-ink-2 max-md:hidden">
+          {{ dayText(formula.changedAt.slice(0, 10), { today }) }}<br />{{
+            made.get(formula.id)
+              ? `${made.get(formula.id)} ${made.get(formula.id) === 1 ? 'batch' : 'batches'}`
+              : 'not made yet'
+          }}
+        </span>
+        <AppMenu class="z-10 max-md:col-start-3 max-md:row-start-1" :label="`More for ${formula.document.name}`" :entries="entriesOf(formula)" />
+      </li>
+    </ul>
+    <AskDialog
+      v-if="renaming"
+      v-model="renameOpen"
+      title="Rename"
+      label="Name"
+      :value="renaming.document.name"
+      confirm="Rename"
+      @text="(name) => attempt(() => formulas.rename(renaming!, name))"
+    />
+  </div>
+</template>

@@ -1,0 +1,31 @@
+import { defineStore } from 'pinia'
+
+export interface Toast {
+  id: string
+  says: string
+  undo?: () => void | Promise<void>
+  bad?: boolean
+}
+
+/** Short messages at the bottom of the screen, with the way back where there is one. */
+export const useToasts = defineStore('toasts', () => {
+  const list = ref<Toast[]>([])
+
+  function close(id: string) {
+    list.value = list.value.filter((toast) => toast.id !== id)
+  }
+
+  /** Shows a message for eight seconds, or until it is closed. */
+  function show(says: string, options: Pick<Toast, 'undo' | 'bad'> = {}) {
+    const toast = { id: newId(), says, ...options }
+    list.value = [...list.value.slice(-2), toast]
+    setTimeout(() => close(toast.id), 8000)
+  }
+
+  async function undo(toast: Toast) {
+    close(toast.id)
+    await toast.undo?.()
+  }
+
+  return { list, show, close, undo }
+})

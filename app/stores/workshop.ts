@@ -1,0 +1,46 @@
+import type { Workshop, WorkshopNow } from '#contracts/workshop'
+import { speaker } from '#core/units/say'
+import { useIntervalFn } from '@vueuse/core'
+import { defineStore } from 'pinia'
+
+/** What holds for the whole workshop: its settings, today by its clock, and how it says figures. */
+export const useWorkshop = defineStore('workshop', () => {
+  const settings = ref<Workshop>({ name: '', timeZone: 'UTC', units: 'metric', scale: 0.1 })
+  const today = ref('')
+  const ready = ref(false)
+  const problem = ref('')
+  const dialogOpen = ref(false)
+
+  const say = computed(() =>
+    speaker({
+      locale: navigator.language,
+      system: settings.value.units,
+      scale: settings.value.scale,
+    }),
+  )
+
+  function take({ now: _now, today: day, ...workshop }: WorkshopNow) {
+    settings.value = workshop
+    today.value = day
+    problem.value = ''
+    ready.value = true
+  }
+
+  async function load() {
+    try {
+      take(await api.get<WorkshopNow>('/api/workshop'))
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    }
+  }
+
+  /** Throws an ApiError that says what is wrong. */
+  async function save(workshop: Workshop) {
+    take(await api.put<WorkshopNow>('/api/workshop', workshop))
+  }
+
+  // A screen that stays open overnight has to notice the new day.
+  useIntervalFn(() => void load(), 5 * 60_000)
+
+  return { settings, today, ready, problem, dialogOpen, say, load, save }
+})

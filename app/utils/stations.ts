@@ -1,0 +1,6 @@
+/** The stations in the order of the work. One joins the bar when it exists. */
+export const stations = [
+  { name: 'Shelf', path: '/', key: 's' },
+  { name: 'Formulas', path: '/formulas', key: 'f' },
+  { name: 'Rack', path: '/rack', key: 'r' },
+] as const

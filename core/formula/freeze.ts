@@ -1,0 +1,58 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { Frozen, FrozenMaterial, Remark } from '#contracts/result'
+import type { Additive } from '../materials/additives'
+import type { Fat } from '../materials/fat'
+import type { Library, Material } from '../materials/library'
+import type { Liquid } from '../materials/liquids'
+import { coreVersion } from '../version'
+import { computeFormula } from './compute'
+import { remarksOn } from './remarks'
+
+/**
+ * Everything a batch keeps of its formula: the document, each material value it used, the figures and remarks, and the
+ * version of the computation. Later changes to the library never reach it.
+ */
+export function freeze(
+  document: FormulaDocument,
+  library: Library,
+  overruled: Record<string, string> = {},
+): Frozen {
+  const result = computeFormula(document, library)
+  const used: (Material | undefined)[] = [
+    ...document.fats.map((line) => library.fats.get(line.id)),
+    ...document.liquids.map((line) => library.liquids.get(line.id)),
+    ...document.additives.map((line) => library.additives.get(line.id)),
+  ]
+  const materials = new Map<string, FrozenMaterial>()
+  for (const material of used) {
+    if (!material) continue
+    const { id, name, kind, ...values } = material
+    materials.set(`${kind} ${id}`, { id, name, kind, values })
+  }
+  return {
+    core: coreVersion,
+    document,
+    materials: [...materials.values()],
+    result,
+    remarks: remarksOn(document, result, library),
+    overruled,
+  }
+}
+
+/** The library as a batch knew it. */
+export function libraryOf(frozen: Frozen): Library {
+  const of = <T>(wanted: FrozenMaterial['kind']) =>
+    new Map(
+      frozen.materials
+        .filter(({ kind }) => kind === wanted)
+        .map(({ id, name, kind, values }) => [id, { id, name, kind, ...(values as object) } as T]),
+    )
+  return { fats: of<Fat>('fat'), liquids: of<Liquid>('liquid'), additives: of<Additive>('additive') }
+}
+
+/** Stops that still hold: neither lifted nor, where that is allowed, overruled with a reason. */
+export function openStops(remarks: Remark[], overruled: Record<string, string>): Remark[] {
+  return remarks.filter(
+    (remark) => remark.severity === 'stop' && !(remark.mayOverrule && overruled[remark.id]?.trim()),
+  )
+}

@@ -1,0 +1,42 @@
+import type { FormulaResult } from '#contracts/result'
+import type { Library } from '../materials/library'
+
+/** Density of NaOH solution at 20 °C by mass fraction, g/ml (CRC Handbook); between them linearly. */
+const solutionDensity = [
+  [0, 0.998],
+  [0.1, 1.109],
+  [0.2, 1.219],
+  [0.25, 1.274],
+  [0.3, 1.328],
+  [0.4, 1.43],
+  [0.5, 1.525],
+] as const
+
+/** g/ml of a soda solution at 20 °C; beyond 50 % as at 50 %. */
+export function lyeDensity(strength: number): number {
+  const upper = solutionDensity.findIndex(([at]) => at >= strength)
+  if (upper <= 0) return upper === 0 ? solutionDensity[0][1] : solutionDensity.at(-1)![1]
+  const [a, densityA] = solutionDensity[upper - 1]!
+  const [b, densityB] = solutionDensity[upper]!
+  return densityA + ((strength - a) / (b - a)) * (densityB - densityA)
+}
+
+/** Volume of the batter at pour, ml: fats by their melted density, lye and all liquid as one solution, the rest at 1. */
+export function batterMillilitres(result: FormulaResult, library: Library): number {
+  const fats = result.fats.reduce(
+    (sum, fat) => sum + fat.grams / (library.fats.get(fat.id)?.density.value ?? 0.91),
+    0,
+  )
+  const solids = [...result.additives, ...result.scents].reduce((sum, part) => sum + part.grams, 0)
+  const dissolved = result.batter - result.oils - solids
+  return fats + dissolved / lyeDensity(result.water.strength) + solids
+}
+
+/** Pots a workshop has, in litres. */
+const pots = [1, 1.5, 2, 3, 4, 5, 6, 8, 10, 12, 15, 20, 25, 30, 40, 50, 65, 80]
+
+/** The smallest pot in which the batter leaves at least a fifth free for the blender, and how full it is. */
+export function potFor(millilitres: number): { litres: number; fill: number } {
+  const litres = pots.find((pot) => millilitres <= pot * 800) ?? Math.ceil(millilitres / 800)
+  return { litres, fill: millilitres / (litres * 1000) }
+}

@@ -1,0 +1,191 @@
+import type { FormulaDocument, Use } from '#contracts/formula'
+import { blankFormula } from '#core/formula/blank'
+
+type Scent = [name: string, rate: number, maxOfBar: number | null]
+
+interface Told {
+  name: string
+  use?: Use
+  oils: number
+  shares: Record<string, number>
+  superfat?: number
+  water?: FormulaDocument['water']
+  scents?: Scent[]
+  extras?: Record<string, number>
+  milk?: [id: string, share: number]
+  purity?: number
+  notes?: string
+  /** Days before the demo was loaded that it was last changed. */
+  changed: number
+}
+
+const idOf = (name: string) => name.toLowerCase().replace(/&/g, 'and').replace(/[^a-z]+/g, '-')
+
+function documentOf(told: Told): FormulaDocument {
+  const blank = blankFormula(told.name)
+  return {
+    ...blank,
+    use: told.use ?? 'body',
+    notes: told.notes ?? '',
+    size: { by: 'oils', grams: told.oils },
+    superfat: told.superfat ?? 0.05,
+    alkali: { ...blank.alkali, naohPurity: told.purity ?? 0.985 },
+    water: told.water ?? { held: 'ratio', value: 2.2 },
+    fats: Object.entries(told.shares).map(([id, share]) => ({ id, share, moment: 'pot', inLye: true })),
+    liquids: told.milk
+      ? [{ id: told.milk[0], share: told.milk[1], moment: 'oils', way: 'poured' }]
+      : [],
+    additives: Object.entries(told.extras ?? {}).map(([id, rate]) => ({
+      id,
+      rate,
+      of: 'oils',
+      amount: undefined,
+      carrier: null,
+    })),
+    scents: (told.scents ?? []).map(([name, rate, maxOfBar]) => ({
+      id: idOf(name),
+      name,
+      rate,
+      of: 'oils',
+      moment: 'trace',
+      maxOfBar,
+    })),
+  }
+}
+
+const told: Told[] = [
+  {
+    name: 'Hostel Bar',
+    oils: 2000,
+    shares: { olive: 0.43, coconut: 0.25, tallow: 0.25, castor: 0.07 },
+    superfat: 0.06,
+    scents: [['Fir & smoke', 0.032, 0.035]],
+    extras: { 'citric-acid-monohydrate': 0.012 },
+    notes: 'For the walkers’ hostel: hard water, muddy hands, one bar a week to a bathroom. Castor up by 2 since the spring: foam holds.',
+    changed: 1,
+  },
+  {
+    name: 'Wardrobe Block',
+    use: 'laundry',
+    oils: 3000,
+    shares: { coconut: 0.6, tallow: 0.4 },
+    superfat: 0.015,
+    water: { held: 'strength', value: 0.34 },
+    extras: { 'sodium-citrate': 0.02 },
+    notes: 'Theatre laundry. Rubs greasepaint out of collars, no scent near the costumes.',
+    changed: 6,
+  },
+  {
+    name: 'Boatyard Scrub',
+    use: 'scrub',
+    oils: 1800,
+    shares: { coconut: 0.3, lard: 0.4, rapeseed: 0.25, castor: 0.05 },
+    superfat: 0.04,
+    scents: [['Orange & pitch', 0.02, 0.03]],
+    extras: { kaolin: 0.02, 'citric-acid-monohydrate': 0.01 },
+    notes: 'Jo wants it coarser. Grit joins when the colours and grits do.',
+    changed: 12,
+  },
+  {
+    name: 'Quiet Olive',
+    use: 'face',
+    oils: 1500,
+    shares: { olive: 1 },
+    superfat: 0.04,
+    water: { held: 'ratio', value: 1.6 },
+    notes: 'A year on the rack. Low water, cut inside a day or it shatters.',
+    changed: 3,
+  },
+  {
+    name: 'Oat & Buttermilk',
+    use: 'face',
+    oils: 1600,
+    shares: { olive: 0.5, coconut: 0.2, shea: 0.15, 'rice-bran': 0.1, castor: 0.05 },
+    superfat: 0.06,
+    milk: ['buttermilk', 0.4],
+    notes: 'Both vessels under 38 °C, no wrapping, cool end of the shed.',
+    changed: 9,
+  },
+  {
+    name: 'Fir & Smoke',
+    oils: 2000,
+    shares: { tallow: 0.4, olive: 0.3, coconut: 0.22, castor: 0.08 },
+    superfat: 0.05,
+    water: { held: 'strength', value: 0.36 },
+    scents: [['Fir & smoke', 0.034, 0.035]],
+    notes: 'Fast at this strength. No swirl: pour, tap, done.',
+    changed: 15,
+  },
+  {
+    name: 'Ferry Shave',
+    use: 'shaving',
+    oils: 900,
+    shares: { tallow: 0.42, 'stearic-acid': 0.08, coconut: 0.2, olive: 0.15, castor: 0.15 },
+    superfat: 0.06,
+    water: { held: 'ratio', value: 2.6 },
+    scents: [['Bay & pepper', 0.015, 0.02]],
+    notes: 'Idris: warm the bowl, the stearic sets it early.',
+    changed: 20,
+  },
+  {
+    name: 'Plain Tallow',
+    oils: 2000,
+    shares: { tallow: 0.7, coconut: 0.2, castor: 0.1 },
+    superfat: 0.06,
+    notes: 'The one to measure the others by. Nothing in it but fat.',
+    changed: 30,
+  },
+  {
+    name: 'Estuary Hands',
+    use: 'hands',
+    oils: 1200,
+    shares: { lard: 0.35, olive: 0.3, coconut: 0.2, 'cocoa-butter': 0.1, castor: 0.05 },
+    superfat: 0.07,
+    scents: [['Salt marsh', 0.025, 0.045]],
+    extras: { 'rose-clay': 0.015 },
+    changed: 26,
+  },
+  {
+    name: 'Laurel Evening',
+    use: 'hair',
+    oils: 1500,
+    shares: { olive: 0.8, 'laurel-berry': 0.2 },
+    superfat: 0.04,
+    water: { held: 'ratio', value: 1.8 },
+    notes: 'Green for weeks, brown outside and green inside after a year.',
+    changed: 48,
+  },
+  {
+    name: 'Lighthouse Coconut',
+    oils: 800,
+    shares: { coconut: 1 },
+    superfat: 0.2,
+    water: { held: 'ratio', value: 2.4 },
+    extras: { salt: 0.25 },
+    notes: 'Lathers in seawater. Salt after trace, cut while warm, the same evening.',
+    changed: 61,
+  },
+  {
+    name: 'Dish Slate',
+    use: 'dishes',
+    oils: 1000,
+    shares: { coconut: 0.8, olive: 0.2 },
+    superfat: 0.01,
+    water: { held: 'strength', value: 0.33 },
+    scents: [['Orange & pitch', 0.015, 0.03]],
+    changed: 75,
+  },
+  {
+    name: 'Market Rose',
+    oils: 1400,
+    shares: { olive: 0.4, coconut: 0.25, palm: 0.2, 'sweet-almond': 0.1, castor: 0.05 },
+    superfat: 0.06,
+    scents: [['Garden wall', 0.03, 0.05]],
+    extras: { 'rose-clay': 0.02, 'titanium-dioxide': 0.004 },
+    notes: 'Jo sells these first. Is there a way without palm?',
+    changed: 5,
+  },
+]
+
+/** The formulas of the Slate Shed, with how long ago each was last changed. */
+export const demoFormulas = told.map((item) => ({ document: documentOf(item), changed: item.changed }))

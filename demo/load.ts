@@ -1,0 +1,101 @@
+import { rmSync } from 'node:fs'
+import { argv, env, exit, stdout } from 'node:process'
+import { v7 } from 'uuid'
+import type { BatchEvent } from '#contracts/batch'
+import { faceOf } from '#core/formula/face'
+import { freeze } from '#core/formula/freeze'
+import { library } from '#core/materials/library'
+import { cureRuleFor } from '#core/rack/cure'
+import { addDays } from '#core/units/days'
+import { addEvent, makeBatch } from '../server/db/batches'
+import { openDatabase, type Db } from '../server/db/connection'
+import { saveFormula } from '../server/db/formulas'
+import { migrationFiles } from '../server/db/migrationFiles'
+import { saveWorkshop } from '../server/db/workshop'
+import { demoBatches } from './batches'
+import { demoFormulas } from './formulas'
+
+/*
+ * Loads the Slate Shed into a database of its own. Dates are relative to the day of the first load and stay as they are
+ * after that; --fresh starts it over.
+ */
+
+const timeZone = 'Europe/London'
+
+/** Ids whose order is the order of the days they were made on. */
+const idAt = (day: string, hour: number) => v7({ msecs: Date.parse(`${day}T${String(hour).padStart(2, '0')}:00:00Z`) })
+const instantOf = (day: string, hour: number) => `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`
+
+function loadFormulas(db: Db, today: string): Map<string, string> {
+  const ids = new Map<string, string>()
+  for (const { document, changed } of demoFormulas) {
+    const day = addDays(today, -changed)
+    const id = idAt(addDays(today, -430), 8)
+    saveFormula(db, id, 0, document, instantOf(day, 8))
+    ids.set(document.name, id)
+  }
+  return ids
+}
+
+function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): void {
+  const back = (days: number) => addDays(today, -days)
+  for (const told of demoBatches) {
+    const { document } = demoFormulas.find((formula) => formula.document.name === told.formula)!
+    const frozen = freeze(document, library)
+    const rule = cureRuleFor(frozen.result, library)
+    const id = idAt(back(told.planned), 9)
+    makeBatch(
+      db,
+      {
+        id,
+        formulaId: formulaIds.get(told.formula)!,
+        bars: told.bars,
+        cure: { rule: rule.id, days: rule.days },
+        frozen,
+        face: faceOf(document, library),
+      },
+      instantOf(back(told.planned), 9),
+    )
+    const happened = (event: BatchEvent, ago: number, hour: number) =>
+      addEvent(db, id, event, instantOf(back(ago), hour))
+    const { poured, cut, left, bars } = told
+    if (poured !== undefined)
+      happened({ id: idAt(back(poured), 10), kind: 'poured', day: back(poured) }, poured, 10)
+    if (cut !== undefined)
+      happened({ id: idAt(back(cut), 11), kind: 'cut', day: back(cut), bars }, cut, 11)
+    for (const [ago, note] of told.notes ?? [])
+      happened({ id: idAt(back(ago), 12), kind: 'noted', day: back(ago), note }, ago, 12)
+    if (left)
+      happened(
+        { id: idAt(back(left.ago), 13), kind: 'left', day: back(left.ago), why: left.why, note: left.note },
+        left.ago,
+        13,
+      )
+  }
+}
+
+/** Fills an empty database with the demo workshop. False when there is something in it already. */
+export function loadDemo(db: Db, now: Date): boolean {
+  if (db.prepare('SELECT 1 FROM formulas LIMIT 1').get()) return false
+  const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(now)
+  db.transaction(() => {
+    saveWorkshop(db, { name: 'Slate Shed', timeZone, units: 'metric', scale: 0.1 })
+    loadBatches(db, today, loadFormulas(db, today))
+  })()
+  return true
+}
+
+if (argv[1]?.endsWith('load.ts')) {
+  const file = env.MANTLE_DB ?? './data/demo.sqlite'
+  if (argv.includes('--fresh'))
+    for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true })
+  try {
+    const db = openDatabase(file, migrationFiles())
+    const loaded = loadDemo(db, env.MANTLE_NOW ? new Date(env.MANTLE_NOW) : new Date())
+    stdout.write(loaded ? 'The demo workshop is loaded.\n' : 'The demo workshop is there already.\n')
+    db.close()
+  } catch (error) {
+    stdout.write(`The demo workshop cannot be loaded. ${(error as Error).message}\n`)
+    exit(1)
+  }
+}

@@ -1,0 +1,36 @@
+import { fileURLToPath } from 'node:url'
+import tailwindcss from '@tailwindcss/vite'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-01-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  modules: ['@pinia/nuxt'],
+  css: ['~/assets/main.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  vite: { plugins: [tailwindcss()], build: { modulePreload: { polyfill: false } } },
+  experimental: { appManifest: false },
+  nitro: {
+    serverAssets: [
+      {
+        baseName: 'migrations',
+        dir: fileURLToPath(new URL('server/db/migrations', import.meta.url)),
+      },
+    ],
+    compressPublicAssets: true,
+  },
+  typescript: { strict: true, typeCheck: false },
+  app: {
+    head: {
+      title: 'Mantle',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: "A soapmaker's workshop" },
+        { name: 'theme-color', content: '#20292b' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+})

@@ -1,0 +1,3 @@
+import { listBatches } from '../../db/batches'
+
+export default route(null, ({ db }) => listBatches(db))

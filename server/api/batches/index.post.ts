@@ -1,0 +1,23 @@
+import { newBatchSchema } from '#contracts/batch'
+import { faceOf } from '#core/formula/face'
+import { faultsInFormula } from '#core/formula/faults'
+import { freeze, openStops } from '#core/formula/freeze'
+import { library } from '#core/materials/library'
+import { getBatch, makeBatch } from '../../db/batches'
+import { getFormula } from '../../db/formulas'
+
+export default route(newBatchSchema, ({ db, now, body }) => {
+  const made = getBatch(db, body.id)
+  if (made) return made
+  const formula = getFormula(db, body.formulaId)
+  if (!formula) refuse(404, 'There is no such formula; it may be deleted.', 'formulaId')
+  if (formula.revision !== body.revision)
+    refuse(409, 'The formula has changed since; look at it once more.', 'revision')
+  const { document } = formula
+  const faults = faultsInFormula(document, library)
+  if (faults.length) throw new Refusal(422, faults)
+  const frozen = freeze(document, library, body.overruled)
+  const [stop] = openStops(frozen.remarks, body.overruled)
+  if (stop) refuse(422, `${stop.says} ${stop.because}`, `overruled.${stop.id}`)
+  return makeBatch(db, { ...body, frozen, face: faceOf(document, library) }, now)
+})

@@ -1,0 +1,3 @@
+import { listFormulas } from '../../db/formulas'
+
+export default route(null, ({ db }) => listFormulas(db))

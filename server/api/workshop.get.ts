@@ -1,0 +1,7 @@
+import type { WorkshopNow } from '#contracts/workshop'
+import { getWorkshop } from '../db/workshop'
+
+export default route(null, ({ db, now }): WorkshopNow => {
+  const workshop = getWorkshop(db)
+  return { ...workshop, now, today: dayIn(workshop.timeZone, new Date(now)) }
+})

@@ -1,0 +1,7 @@
+import { workshopSchema, type WorkshopNow } from '#contracts/workshop'
+import { saveWorkshop } from '../db/workshop'
+
+export default route(workshopSchema, ({ db, now, body }): WorkshopNow => {
+  saveWorkshop(db, body)
+  return { ...body, now, today: dayIn(body.timeZone, new Date(now)) }
+})

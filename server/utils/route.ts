@@ -1,0 +1,74 @@
+import type { H3Event } from 'h3'
+import type { z } from 'zod'
+import { faultsOf, type Fault } from '#contracts/faults'
+import { routeIdSchema } from '#contracts/workshop'
+import type { Db } from '../db/connection'
+
+/** An answer other than success, with what to say. */
+export class Refusal extends Error {
+  constructor(
+    readonly status: number,
+    readonly faults: Fault[],
+    /** What the app needs besides, such as the version that is newer. */
+    readonly also: object = {},
+  ) {
+    super(faults[0]?.says)
+  }
+}
+
+export function refuse(status: number, says: string, path = '', also: object = {}): never {
+  throw new Refusal(status, [{ path, says }], also)
+}
+
+interface Context<Body> {
+  db: Db
+  /** The instant of the request, ISO, UTC. */
+  now: string
+  /** The `:id` of the route; empty where there is none. */
+  id: string
+  body: Body
+}
+
+async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
+  if (!schema) return undefined as Body
+  const raw: unknown = await readBody(event).catch(() =>
+    refuse(400, 'What was sent is not JSON.'),
+  )
+  const parsed = schema.safeParse(raw)
+  if (!parsed.success) throw new Refusal(422, faultsOf(parsed.error))
+  return parsed.data
+}
+
+function parsedId(event: H3Event): string {
+  const raw = getRouterParam(event, 'id')
+  if (raw === undefined) return ''
+  const parsed = routeIdSchema.safeParse({ id: raw })
+  return parsed.success ? parsed.data.id : refuse(404, 'There is nothing at this address.')
+}
+
+/**
+ * A route: parse, act, answer. What is refused answers 4xx with `{ errors: [{ path, says }] }`; what goes wrong in
+ * Mantle itself answers 500 in the same form, and the details go to the server's log only.
+ */
+export function route<Body = undefined>(
+  schema: z.ZodType<Body> | null,
+  act: (context: Context<Body>) => unknown,
+) {
+  return defineEventHandler(async (event) => {
+    try {
+      const db = await database()
+      const body = await parsedBody(event, schema)
+      return await act({ db, now: instant().toISOString(), id: parsedId(event), body })
+    } catch (error) {
+      if (error instanceof Refusal) {
+        setResponseStatus(event, error.status)
+        return { errors: error.faults, ...error.also }
+      }
+      console.error(error)
+      setResponseStatus(event, 500)
+      return {
+        errors: [{ path: '', says: 'Mantle could not do this. Nothing was changed; try again.' }],
+      }
+    }
+  })
+}
