@@ -9,7 +9,8 @@ export default defineNuxtConfig({
   modules: ['@pinia/nuxt'],
   css: ['~/assets/main.css'],
   components: [{ path: '~/components', pathPrefix: false }],
-  vite: { plugins: [tailwindcss()], build: { modulePreload: { polyfill: false } } },
+  // The plugin is typed for a Vite whose plugin context says its version; Nuxt's type of it does not yet.
+  vite: { plugins: [tailwindcss() as never], build: { modulePreload: { polyfill: false } } },
   experimental: { appManifest: false },
   nitro: {
     serverAssets: [

@@ -22,11 +22,9 @@ export type Use = (typeof uses)[number]
 
 const number = z.number()
 const missing = number.nullable()
-const id = z
-  .string()
-  .regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
-    error: 'An id is words in small letters joined by hyphens.',
-  })
+const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
+  error: 'An id is words in small letters joined by hyphens.',
+})
 const label = z.string().trim().min(1).max(120)
 
 /** Refuses a key whose feature is not built yet, unless it says nothing more than its default. */

@@ -11,7 +11,12 @@ export interface DemoBatch {
 }
 
 const gone = (ago: number, note = '') => ({ ago, why: 'gone' as const, note })
-const usual = (formula: string, poured: number, bars: number, more: Partial<DemoBatch> = {}): DemoBatch => ({
+const usual = (
+  formula: string,
+  poured: number,
+  bars: number,
+  more: Partial<DemoBatch> = {},
+): DemoBatch => ({
   formula,
   planned: poured + 1,
   poured,
@@ -22,7 +27,9 @@ const usual = (formula: string, poured: number, bars: number, more: Partial<Demo
 
 /** Fourteen months of work, oldest first. */
 export const demoBatches: DemoBatch[] = [
-  usual('Quiet Olive', 421, 18, { notes: [[56, 'A year old: no longer slimy, small tight lather.']] }),
+  usual('Quiet Olive', 421, 18, {
+    notes: [[56, 'A year old: no longer slimy, small tight lather.']],
+  }),
   usual('Wardrobe Block', 405, 34, { left: gone(300, 'All to the wardrobe.') }),
   usual('Plain Tallow', 392, 22, { left: gone(290) }),
   usual('Hostel Bar', 377, 23, { left: gone(270, 'Hostel took twenty, three kept.') }),
@@ -43,7 +50,9 @@ export const demoBatches: DemoBatch[] = [
   usual('Estuary Hands', 301, 14, { left: gone(205, 'Sold out at the spring market.') }),
   usual('Hostel Bar', 283, 24, { left: gone(190) }),
   usual('Market Rose', 262, 16, { left: gone(168) }),
-  usual('Quiet Olive', 249, 17, { notes: [[230, 'Cut at 22 hours, one end crumbled. Earlier next time.']] }),
+  usual('Quiet Olive', 249, 17, {
+    notes: [[230, 'Cut at 22 hours, one end crumbled. Earlier next time.']],
+  }),
   usual('Wardrobe Block', 233, 33, { left: gone(121) }),
   usual('Oat & Buttermilk', 210, 18, {
     left: gone(133),

@@ -19,7 +19,11 @@ interface Told {
   changed: number
 }
 
-const idOf = (name: string) => name.toLowerCase().replace(/&/g, 'and').replace(/[^a-z]+/g, '-')
+const idOf = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/&/g, 'and')
+    .replace(/[^a-z]+/g, '-')
 
 function documentOf(told: Told): FormulaDocument {
   const blank = blankFormula(told.name)
@@ -31,7 +35,12 @@ function documentOf(told: Told): FormulaDocument {
     superfat: told.superfat ?? 0.05,
     alkali: { ...blank.alkali, naohPurity: told.purity ?? 0.985 },
     water: told.water ?? { held: 'ratio', value: 2.2 },
-    fats: Object.entries(told.shares).map(([id, share]) => ({ id, share, moment: 'pot', inLye: true })),
+    fats: Object.entries(told.shares).map(([id, share]) => ({
+      id,
+      share,
+      moment: 'pot',
+      inLye: true,
+    })),
     liquids: told.milk
       ? [{ id: told.milk[0], share: told.milk[1], moment: 'oils', way: 'poured' }]
       : [],
@@ -61,7 +70,8 @@ const told: Told[] = [
     superfat: 0.06,
     scents: [['Fir & smoke', 0.032, 0.035]],
     extras: { 'citric-acid-monohydrate': 0.012 },
-    notes: 'For the walkers’ hostel: hard water, muddy hands, one bar a week to a bathroom. Castor up by 2 since the spring: foam holds.',
+    notes:
+      'For the walkers’ hostel: hard water, muddy hands, one bar a week to a bathroom. Castor up by 2 since the spring: foam holds.',
     changed: 1,
   },
   {
@@ -188,4 +198,7 @@ const told: Told[] = [
 ]
 
 /** The formulas of the Slate Shed, with how long ago each was last changed. */
-export const demoFormulas = told.map((item) => ({ document: documentOf(item), changed: item.changed }))
+export const demoFormulas = told.map((item) => ({
+  document: documentOf(item),
+  changed: item.changed,
+}))

@@ -23,8 +23,10 @@ import { demoFormulas } from './formulas'
 const timeZone = 'Europe/London'
 
 /** Ids whose order is the order of the days they were made on. */
-const idAt = (day: string, hour: number) => v7({ msecs: Date.parse(`${day}T${String(hour).padStart(2, '0')}:00:00Z`) })
-const instantOf = (day: string, hour: number) => `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`
+const idAt = (day: string, hour: number) =>
+  v7({ msecs: Date.parse(`${day}T${String(hour).padStart(2, '0')}:00:00Z`) })
+const instantOf = (day: string, hour: number) =>
+  `${day}T${String(hour).padStart(2, '0')}:00:00.000Z`
 
 function loadFormulas(db: Db, today: string): Map<string, string> {
   const ids = new Map<string, string>()
@@ -67,7 +69,13 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       happened({ id: idAt(back(ago), 12), kind: 'noted', day: back(ago), note }, ago, 12)
     if (left)
       happened(
-        { id: idAt(back(left.ago), 13), kind: 'left', day: back(left.ago), why: left.why, note: left.note },
+        {
+          id: idAt(back(left.ago), 13),
+          kind: 'left',
+          day: back(left.ago),
+          why: left.why,
+          note: left.note,
+        },
         left.ago,
         13,
       )
@@ -92,7 +100,9 @@ if (argv[1]?.endsWith('load.ts')) {
   try {
     const db = openDatabase(file, migrationFiles())
     const loaded = loadDemo(db, env.MANTLE_NOW ? new Date(env.MANTLE_NOW) : new Date())
-    stdout.write(loaded ? 'The demo workshop is loaded.\n' : 'The demo workshop is there already.\n')
+    stdout.write(
+      loaded ? 'The demo workshop is loaded.\n' : 'The demo workshop is there already.\n',
+    )
     db.close()
   } catch (error) {
     stdout.write(`The demo workshop cannot be loaded. ${(error as Error).message}\n`)

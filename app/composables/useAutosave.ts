@@ -1,10 +1,10 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { StoredFormula } from '#contracts/workshop'
-import { useEventListener, useThrottleFn } from '@vueuse/core'
+import { useDebounceFn, useEventListener } from '@vueuse/core'
 
 export type SaveState = 'saved' | 'saving' | 'waiting' | 'refused' | 'conflict' | 'deleted'
 
-/** ms between saves while somebody types, and between tries when the server does not answer. */
+/** ms of quiet before a save (four times that at most), and between tries when the server does not answer. */
 const pace = 250
 const retryAfter = 3000
 
@@ -21,8 +21,15 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
   let acknowledged: FormulaDocument | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
+  /** What is on screen is what the server has. */
+  function settled() {
+    if (state.value === 'saving' || state.value === 'waiting') state.value = 'saved'
+    forgetPending(id)
+  }
+
   async function send() {
-    if (sending || state.value === 'conflict' || document.value === acknowledged) return
+    if (sending || state.value === 'conflict') return
+    if (document.value === acknowledged) return settled()
     sending = true
     const sent = document.value
     try {
@@ -33,10 +40,8 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
       revision.value = kept.revision
       acknowledged = sent
       problem.value = ''
-      if (document.value === sent) {
-        state.value = 'saved'
-        forgetPending(id)
-      } else rememberPending(id, { revision: revision.value, document: document.value })
+      if (document.value === sent) settled()
+      else rememberPending(id, { revision: revision.value, document: document.value })
     } catch (error) {
       failed(error)
     } finally {
@@ -60,10 +65,10 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     }
   }
 
-  const soon = useThrottleFn(() => void send(), pace, true, false)
+  const soon = useDebounceFn(() => void send(), pace, { maxWait: 4 * pace })
 
   watch(document, (now) => {
-    if (now === acknowledged) return
+    if (now === acknowledged && !sending) return settled()
     rememberPending(id, { revision: revision.value, document: now })
     if (state.value === 'conflict' || state.value === 'deleted') return
     state.value = state.value === 'waiting' ? 'waiting' : 'saving'

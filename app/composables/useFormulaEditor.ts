@@ -81,7 +81,23 @@ export function createFormulaEditor(id: string) {
     else history.undo()
   })
 
-  return { id, document, result, faults, remarks, face, history, save, loaded, problem, load, change, put, apply, takeTheirs }
+  return {
+    id,
+    document,
+    result,
+    faults,
+    remarks,
+    face,
+    history,
+    save,
+    loaded,
+    problem,
+    load,
+    change,
+    put,
+    apply,
+    takeTheirs,
+  }
 }
 
 export type FormulaEditor = ReturnType<typeof createFormulaEditor>

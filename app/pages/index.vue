@@ -32,7 +32,12 @@ function jobOf(one: Due): Job {
   const name = `Batch ${batch.number}`
   const late = daysBetween(one.on, today.value)
   if (one.kind === 'pour')
-    return { due: one, batch, says: `Pour ${batch.name}`, because: `${name} is planned: print its sheet, weigh, pour` }
+    return {
+      due: one,
+      batch,
+      says: `Pour ${batch.name}`,
+      because: `${name} is planned: print its sheet, weigh, pour`,
+    }
   if (one.kind === 'cut')
     return {
       due: one,
@@ -59,7 +64,9 @@ const at = (...stages: string[]) =>
 const drying = computed(() => at('first-days', 'drying', 'last-weeks'))
 const ready = computed(() => at('ready'))
 const lately = computed(() => formulas.list.slice(0, 4))
-const isEmpty = computed(() => batches.loaded && formulas.loaded && !batches.list.length && !formulas.list.length)
+const isEmpty = computed(
+  () => batches.loaded && formulas.loaded && !batches.list.length && !formulas.list.length,
+)
 async function start() {
   try {
     await router.push(`/formulas/${await formulas.create()}`)
@@ -73,18 +80,31 @@ async function start() {
   <div class="mx-auto grid max-w-[1280px] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_1fr]">
     <section class="sheet self-start overflow-hidden" aria-label="What is due">
       <h1 class="px-4 py-4">{{ dayText(today, { weekday: true, long: true }) }}</h1>
-      <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">{{ batches.problem }}</p>
+      <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
+        {{ batches.problem }}
+      </p>
       <template v-for="(list, place) in lists" :key="list.title">
-        <h2 class="px-4 pt-3 pb-2" :class="place === 0 && list.jobs.length ? 'bg-warn-ground !text-warn' : ''">{{ list.title }}</h2>
+        <h2
+          class="px-4 pt-3 pb-2"
+          :class="place === 0 && list.jobs.length ? 'bg-warn-ground !text-warn' : ''"
+        >
+          {{ list.title }}
+        </h2>
         <ul>
-          <li v-for="job in list.jobs" :key="job.due.batchId" class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3">
+          <li
+            v-for="job in list.jobs"
+            :key="job.due.batchId"
+            class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
+          >
             <BarFace :face="job.batch.face" />
             <div class="min-w-0">
               <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
               <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
             </div>
             <BatchActions v-if="job.due.kind === 'cut'" :batch="job.batch" small />
-            <AppButton v-else :to="`/batches/${job.batch.id}`">{{ job.due.kind === 'pour' ? 'Sheet' : 'Look' }}</AppButton>
+            <AppButton v-else :to="`/batches/${job.batch.id}`">{{
+              job.due.kind === 'pour' ? 'Sheet' : 'Look'
+            }}</AppButton>
           </li>
         </ul>
         <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
@@ -94,8 +114,8 @@ async function start() {
     </section>
     <div class="grid content-start gap-4">
       <EmptyState v-if="isEmpty" title="Welcome to your workshop">
-        Start with a formula: type <b>olive 70%</b>, <b>coconut 25%</b>, <b>castor 5%</b> and Mantle works out lye and water. Or
-        check a recipe that somebody gave you.
+        Start with a formula: type <b>olive 70%</b>, <b>coconut 25%</b>, <b>castor 5%</b> and Mantle
+        works out lye and water. Or check a recipe that somebody gave you.
         <template #actions>
           <AppButton to="/formulas/check">Check a recipe</AppButton>
           <AppButton kind="main" @click="start">Write the first formula</AppButton>
@@ -104,35 +124,65 @@ async function start() {
       <section v-if="!isEmpty" class="sheet px-4 py-3.5">
         <div class="mb-3 flex flex-wrap justify-between gap-2">
           <h2>Ready when</h2>
-          <span class="text-sm text-ink-2">{{ drying.length }} {{ drying.length === 1 ? 'batch' : 'batches' }} drying, by the calendar</span>
+          <span class="text-sm text-ink-2"
+            >{{ drying.length }} {{ drying.length === 1 ? 'batch' : 'batches' }} drying, by the
+            calendar</span
+          >
         </div>
         <ReadyWhen v-if="drying.length" :batches="drying" />
-        <p v-else class="text-ink-2">Nothing is drying. A batch joins when it is marked as poured.</p>
+        <p v-else class="text-ink-2">
+          Nothing is drying. A batch joins when it is marked as poured.
+        </p>
       </section>
       <div v-if="!isEmpty" class="grid gap-4 md:grid-cols-2">
         <section class="sheet self-start">
           <h2 class="px-4 py-3">Formulas you were at</h2>
           <ul>
-            <li v-for="formula in lately" :key="formula.id" class="relative grid grid-cols-[44px_1fr] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white">
+            <li
+              v-for="formula in lately"
+              :key="formula.id"
+              class="relative grid grid-cols-[44px_1fr] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white"
+            >
               <BarFace :face="faceOf(formula.document, library)" />
               <div class="min-w-0">
-                <NuxtLink :to="`/formulas/${formula.id}`" class="block truncate font-[650] after:absolute after:inset-0">{{ formula.document.name }}</NuxtLink>
-                <small class="text-sm text-ink-2">{{ useNames[formula.document.use] }}, {{ dayText(formula.changedAt.slice(0, 10), { today }) }}</small>
+                <NuxtLink
+                  :to="`/formulas/${formula.id}`"
+                  class="block truncate font-[650] after:absolute after:inset-0"
+                  >{{ formula.document.name }}</NuxtLink
+                >
+                <small class="text-sm text-ink-2"
+                  >{{ useNames[formula.document.use] }},
+                  {{ dayText(formula.changedAt.slice(0, 10), { today }) }}</small
+                >
               </div>
             </li>
           </ul>
-          <div class="border-t border-line-2 px-4 py-3"><AppButton kind="main" @click="start">New formula</AppButton></div>
+          <div class="border-t border-line-2 px-4 py-3">
+            <AppButton kind="main" @click="start">New formula</AppButton>
+          </div>
         </section>
         <section class="sheet self-start">
           <h2 class="px-4 py-3">Ready on the mantle</h2>
           <ul>
-            <li v-for="batch in ready.slice(0, 5)" :key="batch.id" class="relative grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white">
+            <li
+              v-for="batch in ready.slice(0, 5)"
+              :key="batch.id"
+              class="relative grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white"
+            >
               <BarFace :face="batch.face" />
-              <NuxtLink :to="`/batches/${batch.id}`" class="truncate font-[650] after:absolute after:inset-0">{{ batch.name }} {{ batch.number }}</NuxtLink>
-              <span class="figure text-sm text-ink-2">{{ standingOf(batch, today).bars }} bars</span>
+              <NuxtLink
+                :to="`/batches/${batch.id}`"
+                class="truncate font-[650] after:absolute after:inset-0"
+                >{{ batch.name }} {{ batch.number }}</NuxtLink
+              >
+              <span class="figure text-sm text-ink-2"
+                >{{ standingOf(batch, today).bars }} bars</span
+              >
             </li>
           </ul>
-          <p v-if="!ready.length" class="border-t border-line-2 px-4 py-3 text-ink-2">Nothing is ready yet.</p>
+          <p v-if="!ready.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
+            Nothing is ready yet.
+          </p>
           <p v-else-if="ready.length > 5" class="border-t border-line-2 px-4 py-2.5">
             <NuxtLink to="/rack" class="link">{{ ready.length - 5 }} more on the rack</NuxtLink>
           </p>

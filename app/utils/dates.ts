@@ -5,13 +5,16 @@ export function dayText(
 ): string {
   const date = new Date(`${day}T12:00:00Z`)
   const otherYear = options.today !== undefined && !options.today.startsWith(day.slice(0, 4))
-  return new Intl.DateTimeFormat(navigator.language.startsWith('en') ? navigator.language : 'en-GB', {
-    weekday: options.weekday ? 'long' : undefined,
-    day: 'numeric',
-    month: options.long ? 'long' : 'short',
-    year: otherYear ? 'numeric' : undefined,
-    timeZone: 'UTC',
-  }).format(date)
+  return new Intl.DateTimeFormat(
+    navigator.language.startsWith('en') ? navigator.language : 'en-GB',
+    {
+      weekday: options.weekday ? 'long' : undefined,
+      day: 'numeric',
+      month: options.long ? 'long' : 'short',
+      year: otherYear ? 'numeric' : undefined,
+      timeZone: 'UTC',
+    },
+  ).format(date)
 }
 
 /** How far a day lies from another, in words. */

@@ -47,7 +47,11 @@ export function libraryOf(frozen: Frozen): Library {
         .filter(({ kind }) => kind === wanted)
         .map(({ id, name, kind, values }) => [id, { id, name, kind, ...(values as object) } as T]),
     )
-  return { fats: of<Fat>('fat'), liquids: of<Liquid>('liquid'), additives: of<Additive>('additive') }
+  return {
+    fats: of<Fat>('fat'),
+    liquids: of<Liquid>('liquid'),
+    additives: of<Additive>('additive'),
+  }
 }
 
 /** Stops that still hold: neither lifted nor, where that is allowed, overruled with a reason. */

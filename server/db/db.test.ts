@@ -31,7 +31,9 @@ describe('opening the database', () => {
     const db = openDatabase(file(), migrationFiles())
     db.pragma('user_version = 999')
     db.close()
-    expect(() => openDatabase(file(), migrationFiles())).toThrow(/newer Mantle.*999.*Nothing was changed/)
+    expect(() => openDatabase(file(), migrationFiles())).toThrow(
+      /newer Mantle.*999.*Nothing was changed/,
+    )
     const again = new Database(file(), { readonly: true })
     expect(again.pragma('user_version', { simple: true })).toBe(999)
     again.close()
@@ -48,7 +50,10 @@ describe('opening the database', () => {
     expect(() => migrate(db, next)).toThrow()
     expect(db.pragma('user_version', { simple: true })).toBe(latest)
     migrate(db, next.slice(0, 1))
-    expect(db.prepare('SELECT name, colour FROM formulas').get()).toEqual({ name: 'Kept', colour: null })
+    expect(db.prepare('SELECT name, colour FROM formulas').get()).toEqual({
+      name: 'Kept',
+      colour: null,
+    })
     db.close()
   })
 })
@@ -60,7 +65,9 @@ describe('keeping formulas', () => {
       kind: 'saved',
       formula: { revision: 1 },
     })
-    expect(saveFormula(db, id, 1, blankFormula('Two'), now)).toMatchObject({ formula: { revision: 2 } })
+    expect(saveFormula(db, id, 1, blankFormula('Two'), now)).toMatchObject({
+      formula: { revision: 2 },
+    })
     expect(saveFormula(db, id, 1, blankFormula('Late'), now)).toMatchObject({
       kind: 'stale',
       formula: { revision: 2, document: { name: 'Two' } },

@@ -58,10 +58,9 @@ export function saveFormula(
   return db
     .transaction((): Saved => {
       const row = db
-        .prepare<
-          [string],
-          Row & { deleted_at: string | null }
-        >('SELECT id, revision, document, changed_at, deleted_at FROM formulas WHERE id = ?')
+        .prepare<[string], Row & { deleted_at: string | null }>(
+          'SELECT id, revision, document, changed_at, deleted_at FROM formulas WHERE id = ?',
+        )
         .get(id)
       if (row?.deleted_at || (!row && revision > 0)) return { kind: 'gone' }
       if (row && row.document === text) return { kind: 'saved', formula: stored(row) }

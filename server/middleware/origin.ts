@@ -7,5 +7,7 @@ export default defineEventHandler((event) => {
   const origin = getRequestHeader(event, 'origin')
   if (!origin || origin === `http://${getRequestHost(event)}`) return
   setResponseStatus(event, 403)
-  return { errors: [{ path: '', says: 'This request came from another page and was not carried out.' }] }
+  return {
+    errors: [{ path: '', says: 'This request came from another page and was not carried out.' }],
+  }
 })

@@ -31,9 +31,7 @@ interface Context<Body> {
 
 async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
   if (!schema) return undefined as Body
-  const raw: unknown = await readBody(event).catch(() =>
-    refuse(400, 'What was sent is not JSON.'),
-  )
+  const raw: unknown = await readBody(event).catch(() => refuse(400, 'What was sent is not JSON.'))
   const parsed = schema.safeParse(raw)
   if (!parsed.success) throw new Refusal(422, faultsOf(parsed.error))
   return parsed.data

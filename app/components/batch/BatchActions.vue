@@ -40,16 +40,32 @@ async function done() {
     kind === 'poured'
       ? await batches.tell(batch.id, { kind, day: day.value }, `${name} is on the rack.`)
       : kind === 'cut'
-        ? bars.value && (await batches.tell(batch.id, { kind, day: day.value, bars: bars.value }, `${name} is cut into ${bars.value} bars.`))
-        : await batches.tell(batch.id, { kind, day: day.value, why: why.value, note: note.value.trim() }, `${name} is off the rack.`)
+        ? bars.value &&
+          (await batches.tell(
+            batch.id,
+            { kind, day: day.value, bars: bars.value },
+            `${name} is cut into ${bars.value} bars.`,
+          ))
+        : await batches.tell(
+            batch.id,
+            { kind, day: day.value, why: why.value, note: note.value.trim() },
+            `${name} is off the rack.`,
+          )
   if (kept) dialog.value = false
 }
 </script>
 
 <template>
   <div v-if="next" class="flex flex-wrap items-center gap-3">
-    <AppButton :kind="small || next === 'left' ? 'plain' : 'main'" @click="ask(next)">{{ looks[next].says }}</AppButton>
-    <button v-if="!small && next !== 'left'" type="button" class="link font-medium" @click="ask('left')">
+    <AppButton :kind="small || next === 'left' ? 'plain' : 'main'" @click="ask(next)">{{
+      looks[next].says
+    }}</AppButton>
+    <button
+      v-if="!small && next !== 'left'"
+      type="button"
+      class="link font-medium"
+      @click="ask('left')"
+    >
       {{ next === 'poured' ? 'Give it up' : 'It failed' }}
     </button>
     <AppDialog v-model="dialog" :title="`${looks[asked].title}: ${batch.name} ${batch.number}`">
@@ -60,14 +76,25 @@ async function done() {
         </label>
         <label v-if="asked === 'cut'" class="flex items-center gap-3 font-semibold">
           Bars
-          <NumberField v-model="bars" label="Bars" class="w-24" :min="1" :max="10000" :decimals="0" />
+          <NumberField
+            v-model="bars"
+            label="Bars"
+            class="w-24"
+            :min="1"
+            :max="10000"
+            :decimals="0"
+          />
         </label>
         <p v-if="asked === 'cut'" class="text-ink-2">Fresh soap is still caustic: gloves on.</p>
         <template v-if="asked === 'left'">
           <fieldset class="flex gap-5">
             <legend class="sr-only">Why</legend>
-            <label class="flex items-center gap-2"><input v-model="why" type="radio" value="gone" /> all gone</label>
-            <label class="flex items-center gap-2"><input v-model="why" type="radio" value="spoiled" /> thrown away</label>
+            <label class="flex items-center gap-2"
+              ><input v-model="why" type="radio" value="gone" /> all gone</label
+            >
+            <label class="flex items-center gap-2"
+              ><input v-model="why" type="radio" value="spoiled" /> thrown away</label
+            >
           </fieldset>
           <label class="grid gap-1 font-semibold">
             What was learned
@@ -78,7 +105,9 @@ async function done() {
       </form>
       <template #actions>
         <AppButton @click="dialog = false">Cancel</AppButton>
-        <AppButton kind="main" :disabled="!day || (asked === 'cut' && !bars)" @click="done">{{ looks[asked].confirm }}</AppButton>
+        <AppButton kind="main" :disabled="!day || (asked === 'cut' && !bars)" @click="done">{{
+          looks[asked].confirm
+        }}</AppButton>
       </template>
     </AppDialog>
   </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
+import type { Batch, BatchSummary } from '#contracts/batch'
 import { libraryOf } from '#core/formula/freeze'
-import { makingOrder, type Substance } from '#core/formula/makingOrder'
+import { scentColour } from '#core/formula/face'
+import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { onScale } from '#core/formula/onScale'
 
 /** The one page to stand beside the pot: weights in the order of making, safety, room for notes. */
-const { batch } = defineProps<{ batch: Batch }>()
+const { batch } = defineProps<{ batch: Batch & BatchSummary }>()
 const { say, settings } = storeToRefs(useWorkshop())
 
 const library = computed(() => libraryOf(batch.frozen))
@@ -13,14 +14,16 @@ const onSheet = computed(() => onScale(batch.frozen.document, library.value, set
 const groups = computed(() => makingOrder(onSheet.value.result, library.value))
 const agrees = computed(() => onSheet.value.secondOpinion.agrees)
 const method = computed(() => batch.frozen.document.method)
-const gel = { leave: 'as it comes', force: 'force it: wrap warm', prevent: 'prevent it: keep cool' } as const
-const dots: Record<Substance, string> = {
-  fat: '#c99a2e',
-  water: 'var(--color-water)',
-  liquid: '#e9dfca',
-  lye: 'var(--color-lye)',
-  additive: 'var(--color-extra)',
-  scent: 'var(--color-scent)',
+const gel = {
+  leave: 'as it comes',
+  force: 'force it: wrap warm',
+  prevent: 'prevent it: keep cool',
+} as const
+function colourOf({ substance, id }: WeighLine): string {
+  if (substance === 'fat') return library.value.fats.get(id)?.colour ?? '#cbbf9f'
+  if (substance === 'liquid') return library.value.liquids.get(id)?.colour ?? '#e9dfca'
+  if (substance === 'additive') return library.value.additives.get(id)?.colour ?? '#6f8f86'
+  return substance === 'scent' ? scentColour(id) : `var(--color-${substance})`
 }
 const safety = [
   'Goggles, gloves, long sleeves, closed shoes, until everything is rinsed. Open a window.',
@@ -33,13 +36,18 @@ const safety = [
 
 <template>
   <article class="sheet px-6 py-5 print:px-0 print:py-0" aria-label="Batch sheet">
-    <header class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 border-b-2 border-ink pb-2.5">
+    <header
+      class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 border-b-2 border-ink pb-2.5"
+    >
       <div class="flex items-center gap-3">
-        <BarFace :face="(batch as Batch & { face: import('#core/formula/face').Face }).face" :width="58" :height="38" />
+        <BarFace :face="batch.face" :width="58" :height="38" />
         <div>
-          <h2 class="text-[20px] leading-tight font-bold text-ink">{{ batch.name }}, batch {{ batch.number }}</h2>
+          <h2 class="text-[20px] leading-tight font-bold text-ink">
+            {{ batch.name }}, batch {{ batch.number }}
+          </h2>
           <p class="figure text-ink-2">
-            {{ say.amount(onSheet.result.oils) }} of oils · {{ say.amount(onSheet.result.batter) }} of batter · {{ batch.bars }}
+            {{ say.amount(onSheet.result.oils) }} of oils ·
+            {{ say.amount(onSheet.result.batter) }} of batter · {{ batch.bars }}
             {{ batch.bars === 1 ? 'bar' : 'bars' }}
           </p>
         </div>
@@ -50,17 +58,22 @@ const safety = [
         <dt class="text-ink-2">Water to lye</dt>
         <dd class="text-right font-[650]">{{ say.ratio(onSheet.result.water.ratio) }}</dd>
         <dt class="text-ink-2">Lye solution · oils at</dt>
-        <dd class="text-right font-[650]">{{ say.temperature(method.lyeC) }} · {{ say.temperature(method.oilsC) }}</dd>
+        <dd class="text-right font-[650]">
+          {{ say.temperature(method.lyeC) }} · {{ say.temperature(method.oilsC) }}
+        </dd>
       </dl>
     </header>
     <section class="my-3 rounded-sm border-2 border-stop px-3 py-2" aria-label="Safety">
       <h3 class="font-bold text-stop">Before the lye is opened</h3>
       <ul class="grid gap-x-5 text-[13px] sm:grid-cols-2 print:grid-cols-2">
-        <li v-for="line in safety" :key="line" class="flex gap-2"><span aria-hidden="true">☐</span>{{ line }}</li>
+        <li v-for="line in safety" :key="line" class="flex gap-2">
+          <span aria-hidden="true">☐</span>{{ line }}
+        </li>
       </ul>
     </section>
     <p v-if="!agrees" role="alert" class="rounded-sm bg-stop px-4 py-3 font-semibold text-white">
-      The lye was worked out in two ways that do not agree, so it is not shown. Do not make this batch; check the formula.
+      The lye was worked out in two ways that do not agree, so it is not shown. Do not make this
+      batch; check the formula.
     </p>
     <table v-else class="w-full">
       <caption class="sr-only">
@@ -74,27 +87,53 @@ const safety = [
           </th>
         </tr>
         <tr v-for="line in group.lines" :key="line.id" class="border-b border-line-2">
-          <td class="w-5 py-1"><i class="block size-3 rounded-[2px] border border-black/15" :style="{ background: dots[line.substance] }" /></td>
-          <th scope="row" class="py-1 text-left font-medium" :class="line.substance === 'lye' ? 'text-stop' : ''">{{ line.name }}</th>
-          <td class="figure py-1 text-right text-[17px] font-[650] whitespace-nowrap" :class="line.substance === 'lye' ? 'text-stop' : ''" :data-testid="`weigh-${line.id}`">
+          <td class="w-5 py-1">
+            <i
+              class="block size-3 rounded-[2px] border border-black/15"
+              :style="{ background: colourOf(line) }"
+            />
+          </td>
+          <th
+            scope="row"
+            class="py-1 text-left font-medium"
+            :class="line.substance === 'lye' ? 'text-stop' : ''"
+          >
+            {{ line.name }}
+          </th>
+          <td
+            class="figure py-1 text-right text-[17px] font-[650] whitespace-nowrap"
+            :class="line.substance === 'lye' ? 'text-stop' : ''"
+            :data-testid="`weigh-${line.id}`"
+          >
             {{ say.mass(line.grams) }}
           </td>
-          <td class="w-40 py-1 pl-4 text-sm whitespace-nowrap text-ink-3 max-sm:hidden print:table-cell">weighed ____________ ☐</td>
+          <td
+            class="w-40 py-1 pl-4 text-sm whitespace-nowrap text-ink-3 max-sm:hidden print:table-cell"
+          >
+            weighed ____________ ☐
+          </td>
         </tr>
       </tbody>
     </table>
     <p class="mt-2 text-[12.5px] text-ink-2">
-      Lye rounded down to the scale's {{ settings.scale }} g and checked by a second, separate calculation. NaOH taken as
-      {{ say.percent(batch.frozen.document.alkali.naohPurity) }} pure. Gel: {{ gel[method.gel] }}. Cure {{ batch.cure.days }} days.
+      Lye rounded down to the scale's {{ settings.scale }} g and checked by a second, separate
+      calculation. NaOH taken as {{ say.percent(batch.frozen.document.alkali.naohPurity) }} pure.
+      Gel: {{ gel[method.gel] }}. Cure {{ batch.cure.days }} days.
     </p>
     <ul v-if="Object.keys(batch.frozen.overruled).length" class="mt-1 text-[12.5px]">
       <li v-for="(reason, id) in batch.frozen.overruled" :key="id">
-        <b>Overruled:</b> {{ batch.frozen.remarks.find((remark) => remark.id === id)?.says }} Because: {{ reason }}
+        <b>Overruled:</b>
+        {{ batch.frozen.remarks.find((remark) => remark.id === id)?.says }} Because: {{ reason }}
       </li>
     </ul>
-    <section class="mt-3" aria-label="Room for notes">
-      <h3 class="font-semibold text-ink-2">Notes: temperatures, trace, anything that was different</h3>
-      <div class="hidden h-[34mm] print:block" style="background: repeating-linear-gradient(transparent 0 8.2mm, #b9c3c0 8.2mm 8.5mm)" />
+    <section aria-label="Room for notes" class="mt-3 hidden print:block">
+      <h3 class="font-semibold text-ink-2">
+        Notes: temperatures, trace, anything that was different
+      </h3>
+      <div
+        class="h-[34mm]"
+        style="background: repeating-linear-gradient(transparent 0 8.2mm, #b9c3c0 8.2mm 8.5mm)"
+      />
     </section>
   </article>
 </template>

@@ -14,7 +14,9 @@ const words = computed(() => {
   if (stage === 'planned') return 'Planned, not poured yet'
   const ready = dayText(readyOn!, { today: today.value })
   if (stage === 'ready') return `Ready since ${ready}, day ${day}`
-  const where = cutOn ? `day ${day} of ${batch.cure.days}` : `in the mould, ${day === 0 ? 'poured today' : `day ${day}`}`
+  const where = cutOn
+    ? `day ${day} of ${batch.cure.days}`
+    : `in the mould, ${day === 0 ? 'poured today' : `day ${day}`}`
   return `${where}, ready ${ready} (${distanceText(daysBetween(today.value, readyOn!))})`
 })
 </script>

@@ -16,13 +16,19 @@ const parts = computed(() => {
     }))
     .filter(({ share }) => share > 0)
 })
-const words = computed(() => parts.value.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', '))
+const words = computed(() =>
+  parts.value.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', '),
+)
 </script>
 
 <template>
   <div class="min-w-0">
     <div class="flex h-2 gap-px overflow-hidden rounded-[2px] bg-line-2" aria-hidden="true">
-      <i v-for="part in parts" :key="part.name" :style="{ width: `${part.share * 100}%`, background: part.colour }" />
+      <i
+        v-for="part in parts"
+        :key="part.name"
+        :style="{ width: `${part.share * 100}%`, background: part.colour }"
+      />
     </div>
     <p class="mt-1 truncate text-sm text-ink-2" :title="words">{{ words || 'No fats yet' }}</p>
   </div>

@@ -35,11 +35,17 @@ const parts = computed(() =>
     <p v-if="!parts.length" class="text-ink-2">They show as soon as there is a fat.</p>
     <template v-else>
       <div class="flex h-7 gap-0.5 overflow-hidden rounded-[3px]" aria-hidden="true">
-        <i v-for="part in parts" :key="part.acid" :style="{ width: `${part.share * 100}%`, background: colours[part.acid] }" />
+        <i
+          v-for="part in parts"
+          :key="part.acid"
+          :style="{ width: `${part.share * 100}%`, background: colours[part.acid] }"
+        />
       </div>
       <ul class="figure mt-1.5 flex flex-wrap gap-x-4 text-xs text-ink-2">
         <li v-for="part in parts" :key="part.acid" class="flex items-center gap-1.5">
-          <i class="size-2 rounded-[1px]" :style="{ background: colours[part.acid] }" />{{ part.acid }}
+          <i class="size-2 rounded-[1px]" :style="{ background: colours[part.acid] }" />{{
+            part.acid
+          }}
           {{ say.percent(part.share, 0) }}
         </li>
       </ul>

@@ -16,13 +16,22 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     <div class="border-r border-b border-line-2 px-4 py-2">
       <div class="flex items-center justify-between gap-2 text-sm text-ink-2">
         <span class="flex items-center gap-1.5">
-          <i class="size-2.5 rounded-[2px] bg-lye" />{{ lye.solution === null ? 'Lye' : 'Lye solution' }}
+          <i class="size-2.5 rounded-[2px] bg-lye" />{{
+            lye.solution === null ? 'Lye' : 'Lye solution'
+          }}
         </span>
-        <button type="button" class="link font-medium" aria-label="Why this much lye?" @click="why = 'lye'">
+        <button
+          type="button"
+          class="link font-medium"
+          aria-label="Why this much lye?"
+          @click="why = 'lye'"
+        >
           Why?
         </button>
       </div>
-      <output data-testid="lye" class="figure block text-key leading-tight font-[650]">{{ shown(lye.solution ?? lye.naoh) }}</output>
+      <output data-testid="lye" class="figure block text-key leading-tight font-[650]">{{
+        shown(lye.solution ?? lye.naoh)
+      }}</output>
       <div v-if="lye.koh > 0" class="figure font-semibold">and {{ say.mass(lye.koh) }} potash</div>
       <label class="mt-0.5 flex items-center gap-1.5 text-sm text-ink-2">
         NaOH
@@ -42,12 +51,21 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     </div>
     <div class="border-b border-line-2 px-4 py-2">
       <div class="flex items-center justify-between gap-2 text-sm text-ink-2">
-        <span class="flex items-center gap-1.5"><i class="size-2.5 rounded-[2px] bg-water" />Water</span>
-        <button type="button" class="link font-medium" aria-label="Why this much water?" @click="why = 'water'">
+        <span class="flex items-center gap-1.5"
+          ><i class="size-2.5 rounded-[2px] bg-water" />Water</span
+        >
+        <button
+          type="button"
+          class="link font-medium"
+          aria-label="Why this much water?"
+          @click="why = 'water'"
+        >
           Why?
         </button>
       </div>
-      <output data-testid="water" class="figure block text-key leading-tight font-[650]">{{ shown(result.water.weighed) }}</output>
+      <output data-testid="water" class="figure block text-key leading-tight font-[650]">{{
+        shown(result.water.weighed)
+      }}</output>
       <div v-if="result.liquids.length" class="figure text-sm text-ink-2">
         {{ say.mass(result.water.content) }} with the water of other liquids
       </div>
@@ -55,7 +73,12 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     <div class="border-r border-line-2 px-4 py-2">
       <div class="flex justify-between text-sm text-ink-2">
         Batter
-        <button type="button" class="link font-medium" aria-label="Why this much batter?" @click="why = 'batter'">
+        <button
+          type="button"
+          class="link font-medium"
+          aria-label="Why this much batter?"
+          @click="why = 'batter'"
+        >
           Why?
         </button>
       </div>
@@ -65,7 +88,9 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     </div>
     <div class="px-4 py-2">
       <div class="text-sm text-ink-2">{{ bars === 1 ? 'Bar' : 'Bars' }} of about 125 g, fresh</div>
-      <output class="figure block text-key leading-tight font-[650]">{{ result.batter > 0 ? bars : '–' }}</output>
+      <output class="figure block text-key leading-tight font-[650]">{{
+        result.batter > 0 ? bars : '–'
+      }}</output>
     </div>
   </div>
 </template>

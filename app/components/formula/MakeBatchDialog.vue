@@ -38,7 +38,10 @@ const blocked = computed(
     !bars.value,
 )
 const plainFaults = computed(() =>
-  faults.value.filter((fault) => !(fault.path === 'fats' && hard.value.some(({ id: name }) => name === 'shares-not-whole'))),
+  faults.value.filter(
+    (fault) =>
+      !(fault.path === 'fats' && hard.value.some(({ id: name }) => name === 'shares-not-whole')),
+  ),
 )
 
 async function make() {
@@ -48,7 +51,9 @@ async function make() {
   try {
     await save.send()
     if (save.state.value !== 'saved')
-      throw new ApiError(0, [{ path: '', says: 'The formula is not saved yet. Try again in a moment.' }])
+      throw new ApiError(0, [
+        { path: '', says: 'The formula is not saved yet. Try again in a moment.' },
+      ])
     const chosen = cureRules.find((item) => item.id === rule.value) ?? usual.value
     const batch = await batches.make({
       id,
@@ -56,12 +61,15 @@ async function make() {
       revision: save.revision.value,
       bars: bars.value!,
       cure: { rule: chosen.id, days: chosen.days },
-      overruled: Object.fromEntries(soft.value.map((remark) => [remark.id, reasons.value[remark.id]!.trim()])),
+      overruled: Object.fromEntries(
+        soft.value.map((remark) => [remark.id, reasons.value[remark.id]!.trim()]),
+      ),
     })
     open.value = false
     await router.push(`/batches/${batch.id}`)
   } catch (error) {
-    refused.value = error instanceof ApiError ? error.faults : [{ path: '', says: sentenceOf(error) }]
+    refused.value =
+      error instanceof ApiError ? error.faults : [{ path: '', says: sentenceOf(error) }]
   } finally {
     busy.value = false
   }
@@ -79,11 +87,19 @@ async function make() {
       <template v-else>
         <p class="figure">
           {{ say.amount(result.oils) }} of oils, {{ say.amount(result.batter) }} of batter,
-          {{ say.percent(result.superfat.total) }} superfat. The batch keeps this formula as it is now.
+          {{ say.percent(result.superfat.total) }} superfat. The batch keeps this formula as it is
+          now.
         </p>
         <label class="flex items-center gap-3 font-semibold">
           Bars
-          <NumberField v-model="bars" label="Bars" class="w-24" :min="1" :max="10000" :decimals="0" />
+          <NumberField
+            v-model="bars"
+            label="Bars"
+            class="w-24"
+            :min="1"
+            :max="10000"
+            :decimals="0"
+          />
         </label>
         <fieldset class="grid gap-1.5">
           <legend class="mb-1 font-semibold">Cure</legend>
@@ -102,7 +118,9 @@ async function make() {
           <input v-model="reasons[remark.id]" class="field" maxlength="500" />
         </label>
       </template>
-      <p v-for="fault in refused" :key="fault.says" role="alert" class="text-stop">{{ fault.says }}</p>
+      <p v-for="fault in refused" :key="fault.says" role="alert" class="text-stop">
+        {{ fault.says }}
+      </p>
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
     <template #actions>

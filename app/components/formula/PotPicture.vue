@@ -75,7 +75,9 @@ const bands = computed(() => {
 const labels = computed(() => {
   const room = Math.floor(inside / labelGap)
   const shown = [...bands.value].sort((a, b) => b.height - a.height).slice(0, room)
-  const list = bands.value.filter((band) => shown.includes(band)).map((band) => ({ ...band, at: band.middle }))
+  const list = bands.value
+    .filter((band) => shown.includes(band))
+    .map((band) => ({ ...band, at: band.middle }))
   for (let index = 1; index < list.length; index++)
     list[index]!.at = Math.min(list[index]!.at, list[index - 1]!.at - labelGap)
   if (list.length) list.at(-1)!.at = Math.max(list.at(-1)!.at, top + 8)
@@ -85,7 +87,9 @@ const labels = computed(() => {
 })
 /** x of the pot's right wall at a height: it tapers. */
 const wall = (y: number) => 184 - ((y - top) / inside) * 12
-const spoken = computed(() => layers.value.map(({ label, grams }) => `${label} ${say.value.mass(grams)}`).join(', '))
+const spoken = computed(() =>
+  layers.value.map(({ label, grams }) => `${label} ${say.value.mass(grams)}`).join(', '),
+)
 </script>
 
 <template>
@@ -93,7 +97,8 @@ const spoken = computed(() => layers.value.map(({ label, grams }) => `${label} $
     <figcaption class="flex justify-between">
       <h2>The pot, to scale</h2>
       <span v-if="result.batter > 0" class="text-[12.5px] text-ink-3"
-        >{{ say.number(pot.litres, pot.litres % 1 ? 1 : 0) }} litre pot, {{ say.percent(pot.fill, 0) }} full</span
+        >{{ say.number(pot.litres, pot.litres % 1 ? 1 : 0) }} litre pot,
+        {{ say.percent(pot.fill, 0) }} full</span
       >
     </figcaption>
     <p v-if="!document.fats.length" class="m-auto max-w-52 py-16 text-center text-ink-2">
@@ -114,7 +119,14 @@ const spoken = computed(() => layers.value.map(({ label, grams }) => `${label} $
         </clipPath>
       </defs>
       <g clip-path="url(#pot-inside)">
-        <rect v-for="band in bands" :key="band.key" :y="band.y" width="200" :height="band.height + 0.6" :fill="band.colour" />
+        <rect
+          v-for="band in bands"
+          :key="band.key"
+          :y="band.y"
+          width="200"
+          :height="band.height + 0.6"
+          :fill="band.colour"
+        />
       </g>
       <path
         d="M24 0 L36 418 Q37 428 48 428 H160 Q171 428 172 418 L184 0"
@@ -135,7 +147,8 @@ const spoken = computed(() => layers.value.map(({ label, grams }) => `${label} $
           :font-weight="label.strong ? 700 : 400"
           :fill="label.strong ? 'var(--color-stop)' : 'var(--color-ink)'"
         >
-          {{ label.label.length > 15 ? `${label.label.slice(0, 14)}…` : label.label }} {{ say.mass(label.grams) }}
+          {{ label.label.length > 15 ? `${label.label.slice(0, 14)}…` : label.label }}
+          {{ say.mass(label.grams) }}
         </text>
       </g>
     </svg>

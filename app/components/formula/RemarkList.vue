@@ -23,15 +23,28 @@ const looks = {
         :key="remark.id"
         class="grid grid-cols-[18px_1fr] items-start gap-x-2 border-t border-line-2 px-4 py-2 text-[13.5px]"
       >
-        <component :is="looks[remark.severity].icon" :size="17" class="mt-0.5" :class="looks[remark.severity].colour" aria-hidden="true" />
+        <component
+          :is="looks[remark.severity].icon"
+          :size="17"
+          class="mt-0.5"
+          :class="looks[remark.severity].colour"
+          aria-hidden="true"
+        />
         <div>
           <b :class="looks[remark.severity].colour">{{ looks[remark.severity].says }}.</b>
           {{ remark.says }}
           <details class="inline">
-            <summary class="ml-1 inline cursor-pointer font-medium underline underline-offset-3">Why?</summary>
+            <summary class="ml-1 inline cursor-pointer font-medium underline underline-offset-3">
+              Why?
+            </summary>
             <span class="mt-1 block text-ink-2">{{ remark.because }}</span>
           </details>
-          <button v-if="remark.fix" type="button" class="link ml-2 whitespace-nowrap" @click="emit('fix', remark)">
+          <button
+            v-if="remark.fix"
+            type="button"
+            class="link ml-2 whitespace-nowrap"
+            @click="emit('fix', remark)"
+          >
             {{ remark.fix.label }}
           </button>
         </div>

@@ -29,19 +29,38 @@ async function keepCopy() {
 
 <template>
   <div class="flex items-center gap-1">
-    <span role="status" class="mr-1 text-sm" :class="['saved', 'saving'].includes(save.state.value) ? 'text-ink-3' : 'font-semibold text-warn'">
-      {{ words[save.state.value] }}<template v-if="save.state.value === 'refused'">: {{ save.problem.value }}</template>
+    <span
+      role="status"
+      class="mr-1 text-sm"
+      :class="
+        ['saved', 'saving'].includes(save.state.value) ? 'text-ink-3' : 'font-semibold text-warn'
+      "
+    >
+      {{ words[save.state.value]
+      }}<template v-if="save.state.value === 'refused'">: {{ save.problem.value }}</template>
     </span>
-    <button type="button" class="rounded-sm p-1.5 disabled:opacity-40" aria-label="Undo" :disabled="!history.canUndo.value" @click="history.undo()">
+    <button
+      type="button"
+      class="rounded-sm p-1.5 disabled:opacity-40"
+      aria-label="Undo"
+      :disabled="!history.canUndo.value"
+      @click="history.undo()"
+    >
       <Undo2 :size="17" />
     </button>
-    <button type="button" class="rounded-sm p-1.5 disabled:opacity-40" aria-label="Do again" :disabled="!history.canRedo.value" @click="history.redo()">
+    <button
+      type="button"
+      class="rounded-sm p-1.5 disabled:opacity-40"
+      aria-label="Do again"
+      :disabled="!history.canRedo.value"
+      @click="history.redo()"
+    >
       <Redo2 :size="17" />
     </button>
     <AppDialog v-model="conflict" title="Changed elsewhere">
       <p class="px-5 py-4">
-        This formula was changed in another window or on another device while you worked on it here. Both are still there:
-        choose which one stays, or keep yours under a name of its own.
+        This formula was changed in another window or on another device while you worked on it here.
+        Both are still there: choose which one stays, or keep yours under a name of its own.
       </p>
       <template #actions>
         <AppButton @click="takeTheirs()">Take the other</AppButton>

@@ -5,12 +5,18 @@ const { document, result, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
 const differs = computed(
-  () => Math.abs(result.value.superfat.total - result.value.superfat.asked) > 0.0005 && result.value.oils > 0,
+  () =>
+    Math.abs(result.value.superfat.total - result.value.superfat.asked) > 0.0005 &&
+    result.value.oils > 0,
 )
 </script>
 
 <template>
-  <section class="flex items-center gap-3 border-t border-line-2 px-4 py-2" aria-label="Superfat" data-superfat>
+  <section
+    class="flex items-center gap-3 border-t border-line-2 px-4 py-2"
+    aria-label="Superfat"
+    data-superfat
+  >
     <h2>Superfat</h2>
     <NumberField
       kind="percent"
@@ -25,7 +31,12 @@ const differs = computed(
     />
     <span v-if="differs" class="figure text-sm text-ink-2"
       ><b>{{ say.percent(result.superfat.total, 2) }}</b> in all.
-      <button type="button" class="link font-medium" aria-label="Why this superfat in all?" @click="why = 'superfat'">
+      <button
+        type="button"
+        class="link font-medium"
+        aria-label="Why this superfat in all?"
+        @click="why = 'superfat'"
+      >
         Why?
       </button></span
     >

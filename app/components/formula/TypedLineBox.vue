@@ -101,19 +101,44 @@ defineExpose({ focus: () => input.value?.$el.focus() })
 
 <template>
   <div class="px-3 pt-2.5 pb-3">
-    <Combobox v-slot="{ open }" :model-value="null" nullable as="div" class="relative" @update:model-value="choose">
+    <Combobox
+      v-slot="{ open }"
+      :model-value="null"
+      nullable
+      as="div"
+      class="relative"
+      @update:model-value="choose"
+    >
       <ComboboxInput
         ref="input"
         class="w-full rounded-sm border border-dashed border-line-3 bg-white px-3 py-1.5 text-[#182022] placeholder:text-[#5d696a]"
         aria-label="Add a line by typing"
-        :placeholder="document.fats.length ? 'Type what goes in, as shea 5% or 40 g honey' : 'Type the first fat, as olive 45% or 500 g olive'"
+        :placeholder="
+          document.fats.length
+            ? 'Type what goes in, as shea 5% or 40 g honey'
+            : 'Type the first fat, as olive 45% or 500 g olive'
+        "
         autocomplete="off"
         @change="query = ($event.target as HTMLInputElement).value"
       />
-      <ComboboxOptions v-if="open && line" class="menu-panel absolute inset-x-0 mt-1 max-h-80 overflow-y-auto">
-        <ComboboxOption v-for="choice in choices" :key="choice.key" v-slot="{ active }" :value="choice" as="template">
-          <li class="flex justify-between gap-3 rounded-sm px-3 py-1.5" :class="active ? 'bg-line-2' : ''">
-            <span class="truncate">{{ choice.says }}</span><span class="shrink-0 text-ink-2">{{ choice.also }}</span>
+      <ComboboxOptions
+        v-if="open && line"
+        class="menu-panel absolute inset-x-0 mt-1 max-h-80 overflow-y-auto"
+      >
+        <ComboboxOption
+          v-for="choice in choices"
+          :key="choice.key"
+          v-slot="{ active }"
+          :value="choice"
+          as="template"
+        >
+          <li
+            class="flex justify-between gap-3 rounded-sm px-3 py-1.5"
+            :class="active ? 'bg-line-2' : ''"
+          >
+            <span class="truncate">{{ choice.says }}</span><span class="shrink-0 text-ink-2">{{
+              choice.also
+            }}</span>
           </li>
         </ComboboxOption>
       </ComboboxOptions>

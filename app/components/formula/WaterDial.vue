@@ -17,7 +17,11 @@ const lowest = 1
 const highest = 4
 const lye = computed(() => result.value.lye.pureNaoh + result.value.lye.pureKoh)
 const ratio = computed(() =>
-  lye.value > 0 ? result.value.water.ratio : document.value.water.held === 'ratio' ? (document.value.water.value ?? 0) : 0,
+  lye.value > 0
+    ? result.value.water.ratio
+    : document.value.water.held === 'ratio'
+      ? (document.value.water.value ?? 0)
+      : 0,
 )
 const valueOf = (held: WaterHeld) => {
   if (held === document.value.water.held) return document.value.water.value
@@ -43,9 +47,12 @@ const limits = {
   shareOfOils: [0.01, 3],
 } as const
 const safe = computed(() => Math.min(highest, Math.max(lowest, ratio.value || lowest)))
-const spoken = computed(() => `${say.value.ratio(ratioFrom('ratio', ratio.value, 1, 1))} water to lye`)
+const spoken = computed(
+  () => `${say.value.ratio(ratioFrom('ratio', ratio.value, 1, 1))} water to lye`,
+)
 defineExpose({
-  focus: () => globalThis.document.querySelector<HTMLInputElement>('[data-water] [data-held] input')?.focus(),
+  focus: () =>
+    globalThis.document.querySelector<HTMLInputElement>('[data-water] [data-held] input')?.focus(),
 })
 </script>
 
@@ -71,14 +78,22 @@ defineExpose({
         v-for="way in ways"
         :key="way.held"
         class="rounded-sm bg-white px-1.5 pt-0.5 pb-1 text-xs text-[#4c595b]"
-        :class="document.water.held === way.held ? 'outline-2 outline-[#182022]' : 'outline-1 outline-line-3'"
+        :class="
+          document.water.held === way.held
+            ? 'outline-2 outline-[#182022]'
+            : 'outline-1 outline-line-3'
+        "
         :data-held="document.water.held === way.held ? '' : undefined"
       >
         <button
           type="button"
           class="block w-full text-left"
           :aria-pressed="document.water.held === way.held"
-          :title="document.water.held === way.held ? 'This one is held when anything else changes' : 'Hold this one'"
+          :title="
+            document.water.held === way.held
+              ? 'This one is held when anything else changes'
+              : 'Hold this one'
+          "
           @click="hold(way.held)"
         >
           {{ way.says }}{{ document.water.held === way.held ? ', held' : '' }}

@@ -24,10 +24,16 @@ const told = computed(() =>
     <div class="overflow-x-auto px-5 py-4">
       <table class="figure w-full">
         <caption class="sr-only">
-          {{ told.title }}, line by line
+          {{
+            told.title
+          }}, line by line
         </caption>
         <tbody>
-          <tr v-for="(line, index) in told.lines" :key="index" class="border-t border-line-2 first:border-t-0">
+          <tr
+            v-for="(line, index) in told.lines"
+            :key="index"
+            class="border-t border-line-2 first:border-t-0"
+          >
             <th scope="row" class="py-1.5 pr-4 text-left font-medium">{{ line.label }}</th>
             <td class="py-1.5 pr-4 text-ink-2">{{ line.sum }}</td>
             <td class="py-1.5 text-right whitespace-nowrap">{{ line.value }}</td>

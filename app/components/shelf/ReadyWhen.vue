@@ -14,20 +14,39 @@ const lanes = computed(() =>
     .sort((a, b) => a.readyOn.localeCompare(b.readyOn))
     .map(({ batch, readyOn }) => {
       const days = daysBetween(today.value, readyOn)
-      return { batch, readyOn, part: Math.min(1, Math.max(0.012, days / span)), beyond: days > span }
+      return {
+        batch,
+        readyOn,
+        part: Math.min(1, Math.max(0.012, days / span)),
+        beyond: days > span,
+      }
     }),
 )
-const marks = computed(() => Array.from({ length: weeks }, (_, week) => addDays(today.value, week * 7)))
+const marks = computed(() =>
+  Array.from({ length: weeks }, (_, week) => addDays(today.value, week * 7)),
+)
 </script>
 
 <template>
   <div>
     <div class="relative flex text-xs text-ink-3" aria-hidden="true">
-      <span v-for="mark in marks" :key="mark" class="flex-1 border-l border-line pl-1.5 whitespace-nowrap max-sm:[&:nth-child(even)]:text-transparent">{{
-        dayText(mark)
-      }}</span>
+      <span
+        v-for="mark in marks"
+        :key="mark"
+        class="flex-1 border-l border-line pl-1.5 whitespace-nowrap max-sm:[&:nth-child(even)]:text-transparent"
+        >{{ dayText(mark) }}</span
+      >
     </div>
-    <ul class="relative mt-1 max-h-[270px] overflow-y-auto" style="background: repeating-linear-gradient(90deg, var(--color-line) 0 1px, transparent 1px 12.5%)">
+    <ul
+      class="relative mt-1 max-h-[270px] overflow-y-auto"
+      style="
+        background: repeating-linear-gradient(
+          90deg,
+          var(--color-line) 0 1px,
+          transparent 1px 12.5%
+        );
+      "
+    >
       <li v-for="lane in lanes" :key="lane.batch.id" class="relative my-1.5 h-6">
         <i
           class="absolute inset-y-0 left-0 border-r-2 border-ink/40"
@@ -37,7 +56,11 @@ const marks = computed(() => Array.from({ length: weeks }, (_, week) => addDays(
         <NuxtLink
           :to="`/batches/${lane.batch.id}`"
           class="absolute inset-y-0 flex items-center text-[12.5px] whitespace-nowrap"
-          :style="lane.part < 0.55 ? { left: `${lane.part * 100 + 1}%` } : { right: `${(1 - lane.part) * 100 + 1}%` }"
+          :style="
+            lane.part < 0.55
+              ? { left: `${lane.part * 100 + 1}%` }
+              : { right: `${(1 - lane.part) * 100 + 1}%` }
+          "
         >
           <span class="rounded-[2px] px-1" :class="lane.part < 0.55 ? '' : 'bg-sheet'"
             ><b class="font-semibold">{{ lane.batch.name }} {{ lane.batch.number }}</b>

@@ -14,7 +14,11 @@ const looks = {
 </script>
 
 <template>
-  <NuxtLink v-if="to" :to="to" class="inline-flex items-center justify-center gap-2 whitespace-nowrap" :class="looks[kind]"
+  <NuxtLink
+    v-if="to"
+    :to="to"
+    class="inline-flex items-center justify-center gap-2 whitespace-nowrap"
+    :class="looks[kind]"
     ><slot
   /></NuxtLink>
   <button

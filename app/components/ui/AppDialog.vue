@@ -11,18 +11,33 @@ const open = defineModel<boolean>({ required: true })
   <Dialog :open="open" class="relative z-40" @close="open = false">
     <div class="fixed inset-0 bg-[#20292b]/50" aria-hidden="true" />
     <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-4 pt-[8vh]">
-      <DialogPanel class="sheet w-full" :class="wide ? 'max-w-3xl' : 'max-w-lg'">
-        <div v-if="!hideTitle" class="flex items-center justify-between gap-4 border-b border-line-2 px-5 py-3">
-          <DialogTitle as="h2" class="text-[17px] font-bold text-ink">{{ title }}</DialogTitle>
-          <button type="button" class="rounded-sm p-1.5" aria-label="Close" @click="open = false">
-            <X :size="18" />
-          </button>
-        </div>
-        <DialogTitle v-else as="h2" class="sr-only">{{ title }}</DialogTitle>
+      <DialogPanel class="sheet relative w-full" :class="wide ? 'max-w-3xl' : 'max-w-lg'">
+        <DialogTitle
+          as="h2"
+          :class="
+            hideTitle
+              ? 'sr-only'
+              : 'border-b border-line-2 py-3 pr-14 pl-5 text-[17px] font-bold text-ink'
+          "
+          >{{ title }}</DialogTitle
+        >
         <slot />
-        <div v-if="$slots.actions" class="flex flex-wrap justify-end gap-3 border-t border-line-2 px-5 py-3">
+        <div
+          v-if="$slots.actions"
+          class="flex flex-wrap justify-end gap-3 border-t border-line-2 px-5 py-3"
+        >
           <slot name="actions" />
         </div>
+        <!-- Last, so that focus starts in the content and Enter does what the dialog is for. -->
+        <button
+          v-if="!hideTitle"
+          type="button"
+          class="absolute top-2.5 right-3 rounded-sm p-1.5"
+          aria-label="Close"
+          @click="open = false"
+        >
+          <X :size="18" />
+        </button>
       </DialogPanel>
     </div>
   </Dialog>

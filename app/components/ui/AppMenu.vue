@@ -14,7 +14,10 @@ defineProps<{ label: string; entries: MenuEntry[] }>()
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton :aria-label="label" class="flex size-7 items-center justify-center rounded-sm hover:bg-line-2">
+    <MenuButton
+      :aria-label="label"
+      class="flex size-7 items-center justify-center rounded-sm hover:bg-line-2"
+    >
       <slot><EllipsisVertical :size="16" /></slot>
     </MenuButton>
     <MenuItems class="menu-panel absolute right-0 mt-1 min-w-52 text-[#182022]">

@@ -2,7 +2,11 @@
 import type { Face } from '#core/formula/face'
 
 /** A bar of soap by its face: the planed corners, the soap's colour, the wave of its pour. */
-const { face, width = 44, height = 30 } = defineProps<{ face: Face; width?: number; height?: number }>()
+const {
+  face,
+  width = 44,
+  height = 30,
+} = defineProps<{ face: Face; width?: number; height?: number }>()
 const shape = computed(() => {
   const [w, h] = [width, height]
   const c = Math.max(2, Math.min(w, h) / 6)
@@ -16,7 +20,13 @@ const shape = computed(() => {
 </script>
 
 <template>
-  <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true" class="shrink-0">
+  <svg
+    :width="width"
+    :height="height"
+    :viewBox="`0 0 ${width} ${height}`"
+    aria-hidden="true"
+    class="shrink-0"
+  >
     <polygon :points="shape.outline" :fill="face.base" stroke="#6b7775" stroke-width="0.8" />
     <path :d="shape.wave" :fill="face.wave" />
   </svg>

@@ -32,14 +32,24 @@ const all = computed<Hit[]>(() => [
     also: 'write a formula from nothing',
     go: async () => router.push(`/formulas/${await formulas.create()}`),
   },
-  { id: 'check', says: 'Check a recipe', also: 'paste fats, lye and water', go: () => router.push('/formulas/check') },
+  {
+    id: 'check',
+    says: 'Check a recipe',
+    also: 'paste fats, lye and water',
+    go: () => router.push('/formulas/check'),
+  },
   ...stations.map(({ name, path, key }) => ({
     id: path,
     says: name,
     also: `station, g ${key}`,
     go: () => router.push(path),
   })),
-  { id: 'settings', says: 'Workshop settings', also: 'units, scale, time zone', go: () => (workshop.dialogOpen = true) },
+  {
+    id: 'settings',
+    says: 'Workshop settings',
+    also: 'units, scale, time zone',
+    go: () => (workshop.dialogOpen = true),
+  },
   { id: 'keys', says: 'Keys', also: 'what the keyboard does, ?', go: () => (keyHelp.value = true) },
   ...formulas.list.map((formula) => ({
     id: formula.id,
@@ -57,7 +67,9 @@ const all = computed<Hit[]>(() => [
 const hits = computed(() => {
   const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
   return all.value
-    .filter(({ says, also }) => words.every((word) => `${says} ${also}`.toLowerCase().includes(word)))
+    .filter(({ says, also }) =>
+      words.every((word) => `${says} ${also}`.toLowerCase().includes(word)),
+    )
     .slice(0, 9)
 })
 function choose(hit: Hit | null) {
@@ -77,9 +89,20 @@ function choose(hit: Hit | null) {
         @change="query = ($event.target as HTMLInputElement).value"
       />
       <ComboboxOptions static class="max-h-[60vh] overflow-y-auto border-t border-line-2 p-1.5">
-        <ComboboxOption v-for="hit in hits" :key="hit.id" v-slot="{ active }" :value="hit" as="template">
-          <li class="flex justify-between gap-4 rounded-sm px-3.5 py-2" :class="active ? 'bg-line-2' : ''">
-            <b class="font-semibold">{{ hit.says }}</b><span class="text-ink-2">{{ hit.also }}</span>
+        <ComboboxOption
+          v-for="hit in hits"
+          :key="hit.id"
+          v-slot="{ active }"
+          :value="hit"
+          as="template"
+        >
+          <li
+            class="flex justify-between gap-4 rounded-sm px-3.5 py-2"
+            :class="active ? 'bg-line-2' : ''"
+          >
+            <b class="font-semibold">{{ hit.says }}</b><span class="text-ink-2">{{
+              hit.also
+            }}</span>
           </li>
         </ComboboxOption>
         <li v-if="!hits.length" role="option" aria-selected="false" class="px-3.5 py-2 text-ink-2">

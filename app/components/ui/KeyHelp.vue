@@ -33,7 +33,9 @@ const groups = [
         <h3 class="mb-2 font-semibold text-ink-2">{{ group.title }}</h3>
         <dl class="space-y-1.5">
           <div v-for="[key, says] in group.keys" :key="key" class="flex items-baseline gap-3">
-            <dt class="w-24 shrink-0"><kbd>{{ key }}</kbd></dt>
+            <dt class="w-24 shrink-0">
+              <kbd>{{ key }}</kbd>
+            </dt>
             <dd>{{ says }}</dd>
           </div>
         </dl>

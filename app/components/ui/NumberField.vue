@@ -18,7 +18,14 @@ const props = withDefaults(
     big?: boolean
     quiet?: boolean
   }>(),
-  { kind: 'plain', unit: undefined, decimals: undefined, step: undefined, min: undefined, max: undefined },
+  {
+    kind: 'plain',
+    unit: undefined,
+    decimals: undefined,
+    step: undefined,
+    min: undefined,
+    max: undefined,
+  },
 )
 const model = defineModel<number | null>({ required: true })
 const workshop = useWorkshop()
@@ -32,7 +39,9 @@ const suffix = computed(() => {
   return { percent: '%', mass: workshop.say.massUnit, ratio: ': 1', plain: '' }[props.kind]
 })
 const places = computed(
-  () => props.decimals ?? { percent: 2, mass: factor.value === 1 ? 2 : 3, ratio: 3, plain: 3 }[props.kind],
+  () =>
+    props.decimals ??
+    { percent: 2, mass: factor.value === 1 ? 2 : 3, ratio: 3, plain: 3 }[props.kind],
 )
 
 const shown = (value: number | null) =>
@@ -56,8 +65,10 @@ const fault = computed(() => {
   if (typed.value.trim() === '') return ''
   const value = read(typed.value)
   if (Number.isNaN(value)) return 'This is not a number.'
-  if (props.min !== undefined && value < props.min) return `At least ${shown(props.min)} ${suffix.value}.`
-  if (props.max !== undefined && value > props.max) return `At most ${shown(props.max)} ${suffix.value}.`
+  if (props.min !== undefined && value < props.min)
+    return `At least ${shown(props.min)} ${suffix.value}.`
+  if (props.max !== undefined && value > props.max)
+    return `At most ${shown(props.max)} ${suffix.value}.`
   return ''
 })
 const same = (a: number | null, b: number | null) =>
@@ -78,7 +89,9 @@ function onBlur() {
   if (!fault.value) typed.value = shown(model.value)
 }
 function nudge(direction: number, big: boolean) {
-  const step = (props.step ?? (props.kind === 'ratio' ? 0.1 : 1) * (props.kind === 'percent' ? 0.01 : 1)) * (big ? 10 : 1)
+  const step =
+    (props.step ?? (props.kind === 'ratio' ? 0.1 : 1) * (props.kind === 'percent' ? 0.01 : 1)) *
+    (big ? 10 : 1)
   const next = Number(((model.value ?? 0) + direction * step).toPrecision(12))
   if (next < (props.min ?? 0) || next > (props.max ?? Infinity)) return
   model.value = next
@@ -98,7 +111,9 @@ const errorId = useId()
       autocomplete="off"
       class="figure w-full min-w-0 text-right"
       :class="[
-        quiet ? 'rounded-sm border border-transparent bg-transparent text-ink hover:border-line-3' : 'field',
+        quiet
+          ? 'rounded-sm border border-transparent bg-transparent text-ink hover:border-line-3'
+          : 'field',
         big ? 'py-1 text-[18px] font-semibold' : 'py-[3px]',
       ]"
       :style="{ paddingRight: suffix ? `${14 + suffix.length * (big ? 8 : 8)}px` : undefined }"

@@ -11,9 +11,8 @@ const keyHelp = useKeyHelp()
 const router = useRouter()
 const route = useRoute()
 
-const here = (path: string) =>
-  path === '/' ? route.path === '/' : route.path.startsWith(path)
-const count = computed<Record<string, number>>(() => {
+const here = (path: string) => (path === '/' ? route.path === '/' : route.path.startsWith(path))
+const count = computed((): Record<string, number> => {
   const { today } = workshop
   if (!today) return {}
   const onRack = batches.list.filter((batch) => {
@@ -27,7 +26,9 @@ onMounted(() => void batches.load())
 useShortcuts({
   '/': () => (palette.value = true),
   '?': () => (keyHelp.value = true),
-  ...Object.fromEntries(stations.map(({ key, path }) => [`g ${key}`, () => void router.push(path)])),
+  ...Object.fromEntries(
+    stations.map(({ key, path }) => [`g ${key}`, () => void router.push(path)]),
+  ),
 })
 </script>
 
@@ -38,7 +39,10 @@ useShortcuts({
       class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-chalk focus:p-3 focus:text-[#182022]"
       >To the content</a
     >
-    <NuxtLink to="/" class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7">
+    <NuxtLink
+      to="/"
+      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7"
+    >
       <span class="chamfer h-4 w-[26px] bg-chalk" style="--cut: 4px" />
       <span class="max-sm:sr-only">Mantle</span>
     </NuxtLink>
@@ -55,7 +59,8 @@ useShortcuts({
         <b
           v-if="count[station.name]"
           class="ml-1.5 rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk"
-          >{{ count[station.name] }}<span class="sr-only">
+          >{{ count[station.name]
+          }}<span class="sr-only">
             {{ station.name === 'Shelf' ? 'due today' : 'batches drying' }}</span
           ></b
         >
@@ -71,7 +76,9 @@ useShortcuts({
       >
         <Settings2 :size="16" aria-hidden="true" />
         <span class="sr-only">Workshop settings, now</span>
-        <span class="max-[430px]:sr-only">{{ workshop.settings.units === 'metric' ? 'g · °C' : 'oz · °F' }}</span>
+        <span class="max-[430px]:sr-only">{{
+          workshop.settings.units === 'metric' ? 'g · °C' : 'oz · °F'
+        }}</span>
       </button>
       <button
         type="button"

@@ -51,7 +51,9 @@ async function done() {
       <label class="grid gap-1 font-semibold">
         Time zone
         <select v-model="draft.timeZone" class="field font-normal">
-          <option v-if="!zones.includes(draft.timeZone)" :value="draft.timeZone">{{ draft.timeZone }}</option>
+          <option v-if="!zones.includes(draft.timeZone)" :value="draft.timeZone">
+            {{ draft.timeZone }}
+          </option>
           <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
         </select>
       </label>

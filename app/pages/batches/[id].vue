@@ -21,7 +21,10 @@ async function load() {
   }
 }
 onMounted(load)
-useHead({ title: () => (batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle') })
+useHead({
+  title: () =>
+    batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle',
+})
 
 /** An undo in a toast changes the batch in the store; this page follows it. */
 watch(
@@ -32,11 +35,21 @@ watch(
 )
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
 const told = computed(() => (batch.value ? standingEvents(batch.value.events) : []))
-const words = { poured: 'Poured', cut: 'Cut', left: 'Left the rack', noted: 'Note', undone: '' } as const
+const words = {
+  poured: 'Poured',
+  cut: 'Cut',
+  left: 'Left the rack',
+  noted: 'Note',
+  undone: '',
+} as const
 
 async function addNote() {
   if (!note.value.trim()) return
-  const kept = await batches.tell(id, { kind: 'noted', day: today.value, note: note.value.trim() }, 'Note kept.')
+  const kept = await batches.tell(
+    id,
+    { kind: 'noted', day: today.value, note: note.value.trim() },
+    'Note kept.',
+  )
   if (kept) note.value = ''
 }
 const print = () => window.print()
@@ -48,7 +61,10 @@ const print = () => window.print()
       <template #actions><AppButton kind="main" to="/rack">To the rack</AppButton></template>
     </EmptyState>
   </div>
-  <div v-else-if="batch && standing" class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0">
+  <div
+    v-else-if="batch && standing"
+    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0"
+  >
     <BatchSheet :batch="batch" />
     <aside class="no-print space-y-4" aria-label="Where this batch stands">
       <div class="sheet px-5 py-4">
@@ -64,8 +80,14 @@ const print = () => window.print()
         <h2 class="mb-2">What happened</h2>
         <ol class="space-y-2">
           <li class="flex gap-3">
-            <span class="w-20 shrink-0 text-ink-2">{{ dayText(batch.madeAt.slice(0, 10), { today }) }}</span>
-            <span>Planned, {{ batch.bars }} bars, {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? batch.cure.rule }}: {{ batch.cure.days }} days</span>
+            <span class="w-20 shrink-0 text-ink-2">{{
+              dayText(batch.madeAt.slice(0, 10), { today })
+            }}</span>
+            <span
+              >Planned, {{ batch.bars }} bars,
+              {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? batch.cure.rule }}:
+              {{ batch.cure.days }} days</span
+            >
           </li>
           <li v-for="event in told" :key="event.id" class="flex gap-3">
             <template v-if="event.kind !== 'undone'">
@@ -74,7 +96,8 @@ const print = () => window.print()
                 <template v-if="event.kind === 'noted'">{{ event.note }}</template>
                 <template v-else-if="event.kind === 'cut'">Cut, {{ event.bars }} bars</template>
                 <template v-else-if="event.kind === 'left'">
-                  {{ event.why === 'spoiled' ? 'Thrown away' : 'All gone' }}{{ event.note ? `: ${event.note}` : '' }}
+                  {{ event.why === 'spoiled' ? 'Thrown away' : 'All gone'
+                  }}{{ event.note ? `: ${event.note}` : '' }}
                 </template>
                 <template v-else>{{ words[event.kind] }}</template>
               </span>
@@ -82,7 +105,13 @@ const print = () => window.print()
           </li>
         </ol>
         <form class="mt-3 flex gap-2" @submit.prevent="addNote">
-          <input v-model="note" class="field min-w-0 flex-1" maxlength="2000" aria-label="A note on this batch" placeholder="What was learned" />
+          <input
+            v-model="note"
+            class="field min-w-0 flex-1"
+            maxlength="2000"
+            aria-label="A note on this batch"
+            placeholder="What was learned"
+          />
           <AppButton @click="addNote">Keep</AppButton>
         </form>
       </div>

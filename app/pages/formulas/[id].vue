@@ -39,8 +39,11 @@ function rename(event: Event) {
 function fix(remark: Remark) {
   if (remark.fix) editor.apply(remark.fix.patch)
 }
-const setUse = (event: Event) => editor.put(['use'], (event.target as HTMLSelectElement).value as Use)
-const size = computed(() => (document.value.size.by === 'oils' ? document.value.size.grams : result.value.oils))
+const setUse = (event: Event) =>
+  editor.put(['use'], (event.target as HTMLSelectElement).value as Use)
+const size = computed(() =>
+  document.value.size.by === 'oils' ? document.value.size.grams : result.value.oils,
+)
 
 /** By share the size is a number of its own; by weight a new size scales every line. */
 function setSize(grams: number | null) {
@@ -64,7 +67,12 @@ async function duplicate() {
 async function remove() {
   try {
     await editor.save.send()
-    await formulas.remove({ id, revision: editor.save.revision.value, changedAt: '', document: document.value })
+    await formulas.remove({
+      id,
+      revision: editor.save.revision.value,
+      changedAt: '',
+      document: document.value,
+    })
     forgetPending(id)
     await router.push('/formulas')
   } catch (error) {
@@ -102,7 +110,12 @@ const entries = computed(() => [
             @input="rename"
             @blur="nameFault = ''"
           />
-          <span v-if="nameFault" role="alert" class="absolute left-0 top-full z-10 bg-stop px-2 py-1 text-sm font-normal tracking-normal text-white">{{ nameFault }}</span>
+          <span
+            v-if="nameFault"
+            role="alert"
+            class="absolute left-0 top-full z-10 bg-stop px-2 py-1 text-sm font-normal tracking-normal text-white"
+            >{{ nameFault }}</span
+          >
         </h1>
         <SaveNote />
       </div>
@@ -129,7 +142,9 @@ const entries = computed(() => [
       <AppMenu label="More for this formula" :entries="entries" />
       <AppButton kind="main" @click="making = true">Make a batch</AppButton>
     </div>
-    <div class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:h-[504px]">
+    <div
+      class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:h-[504px]"
+    >
       <div class="sheet flex min-h-0 flex-col lg:max-h-[504px]">
         <div class="min-h-0 shrink overflow-y-auto">
           <FatLines />
@@ -143,12 +158,19 @@ const entries = computed(() => [
         <WaterDial ref="water" />
         <SuperfatLine v-model:why="why" />
         <RemarkList :remarks="remarks" @fix="fix">
-          {{ document.fats.length ? 'Nothing speaks against this formula.' : 'Remarks appear here as the formula grows.' }}
+          {{
+            document.fats.length
+              ? 'Nothing speaks against this formula.'
+              : 'Remarks appear here as the formula grows.'
+          }}
         </RemarkList>
       </div>
     </div>
     <div class="sheet mt-3.5 grid lg:grid-cols-2">
-      <FattyAcidBar :acids="result.fattyAcids" class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r" />
+      <FattyAcidBar
+        :acids="result.fattyAcids"
+        class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
+      />
       <label class="flex flex-col px-4 py-3">
         <h2 class="mb-1.5">Notes</h2>
         <textarea
@@ -161,9 +183,10 @@ const entries = computed(() => [
       </label>
     </div>
     <p class="mt-3 text-sm text-ink-2">
-      Lye burns. Goggles and gloves on before the lye is opened, lye into water and never water onto lye, no aluminium. Follow your
-      suppliers' safety sheets and local rules; Mantle does not replace them. {{ say.percent(result.superfat.total) }} superfat is
-      worked out from average saponification values.
+      Lye burns. Goggles and gloves on before the lye is opened, lye into water and never water onto
+      lye, no aluminium. Follow your suppliers' safety sheets and local rules; Mantle does not
+      replace them. {{ say.percent(result.superfat.total) }} superfat is worked out from average
+      saponification values.
     </p>
     <WhyDialog v-model="why" :document="document" :result="result" />
     <MakeBatchDialog v-model="making" />

@@ -64,7 +64,8 @@ const entriesOf = (formula: StoredFormula) => [
 ]
 const sizeOf = (formula: StoredFormula) => {
   const { size, fats } = formula.document
-  const grams = size.by === 'oils' ? size.grams : fats.reduce((sum, fat) => sum + (fat.grams ?? 0), 0)
+  const grams =
+    size.by === 'oils' ? size.grams : fats.reduce((sum, fat) => sum + (fat.grams ?? 0), 0)
   return grams ? `${say.value.amount(grams)} of oils` : 'no size yet'
 }
 const search = ref<HTMLInputElement | null>(null)
@@ -85,10 +86,12 @@ const search = ref<HTMLInputElement | null>(null)
       <AppButton to="/formulas/check">Check a recipe</AppButton>
       <AppButton kind="main" @click="start">New formula</AppButton>
     </div>
-    <p v-if="formulas.problem" role="alert" class="mb-3 font-semibold text-stop">{{ formulas.problem }}</p>
+    <p v-if="formulas.problem" role="alert" class="mb-3 font-semibold text-stop">
+      {{ formulas.problem }}
+    </p>
     <EmptyState v-if="formulas.loaded && !formulas.list.length" title="No formulas yet">
-      A formula is a list of fats with their shares: olive 70 %, coconut 25 %, castor 5 % is a good first one. Lye and water
-      appear as you type.
+      A formula is a list of fats with their shares: olive 70 %, coconut 25 %, castor 5 % is a good
+      first one. Lye and water appear as you type.
       <template #actions>
         <AppButton to="/formulas/check">Check a recipe you have</AppButton>
         <AppButton kind="main" @click="start">Write the first formula</AppButton>
@@ -106,9 +109,11 @@ const search = ref<HTMLInputElement | null>(null)
       >
         <BarFace :face="faceOf(formula.document, library)" />
         <div class="min-w-0">
-          <NuxtLink :to="`/formulas/${formula.id}`" class="block truncate text-[15.5px] font-[650] after:absolute after:inset-0">{{
-            formula.document.name
-          }}</NuxtLink>
+          <NuxtLink
+            :to="`/formulas/${formula.id}`"
+            class="block truncate text-[15.5px] font-[650] after:absolute after:inset-0"
+            >{{ formula.document.name }}</NuxtLink
+          >
           <small class="text-sm text-ink-2">{{ useNames[formula.document.use] }}</small>
         </div>
         <FatBar :document="formula.document" class="max-md:col-span-3 max-md:row-start-2" />
@@ -120,7 +125,11 @@ const search = ref<HTMLInputElement | null>(null)
               : 'not made yet'
           }}
         </span>
-        <AppMenu class="z-10 max-md:col-start-3 max-md:row-start-1" :label="`More for ${formula.document.name}`" :entries="entriesOf(formula)" />
+        <AppMenu
+          class="z-10 max-md:col-start-3 max-md:row-start-1"
+          :label="`More for ${formula.document.name}`"
+          :entries="entriesOf(formula)"
+        />
       </li>
     </ul>
     <AskDialog

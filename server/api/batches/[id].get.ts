@@ -1,3 +1,6 @@
 import { getBatch } from '../../db/batches'
 
-export default route(null, ({ db, id }) => getBatch(db, id) ?? refuse(404, 'There is no such batch.'))
+export default route(
+  null,
+  ({ db, id }) => getBatch(db, id) ?? refuse(404, 'There is no such batch.'),
+)

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test'
+
+export default defineConfig({
+  testDir: 'tests/browser',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: Boolean(process.env.CI),
+  timeout: 30_000,
+  expect: { timeout: 7_000 },
+  reporter: [['list']],
+  globalSetup: './tests/browser/setup.ts',
+  use: {
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+})

@@ -1,0 +1,86 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, openFormula, test } from './fixtures'
+
+async function seriousProblems(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`)
+}
+const widths = [390, 820, 1280]
+const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
+  ['the shelf', (page) => page.goto('/')],
+  ['the formulas', (page) => page.goto('/formulas')],
+  ['a formula', (page) => openFormula(page, 'Hostel Bar')],
+  [
+    'a formula with milk and a stop',
+    async (page) => {
+      await openFormula(page, 'Oat & Buttermilk')
+      await page.getByRole('textbox', { name: 'Superfat', exact: true }).fill('-3')
+    },
+  ],
+  [
+    'the recipe check',
+    async (page) => {
+      await page.goto('/formulas/check')
+      await page.getByLabel('The recipe as written').fill('500 g olive oil\n90 g lye\n5 g moss')
+    },
+  ],
+  ['the rack', (page) => page.goto('/rack')],
+  [
+    'a batch',
+    async (page) => {
+      await page.goto('/')
+      await page.getByRole('link', { name: 'Sheet' }).click()
+      await page.getByText('Before the lye is opened').waitFor()
+    },
+  ],
+]
+
+for (const [name, go] of places)
+  test(`${name}: axe finds nothing serious, and nothing sticks out at any width`, async ({
+    page,
+  }) => {
+    for (const width of widths) {
+      await page.setViewportSize({ width, height: width === 1280 ? 800 : 1180 })
+      await go(page)
+      await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
+      await page.waitForLoadState('networkidle')
+      const overflow = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      )
+      expect(overflow, `at ${width}`).toBeLessThanOrEqual(0)
+      expect(await seriousProblems(page), `at ${width}`).toEqual([])
+    }
+  })
+
+test('dialogs, menus and lists too', async ({ page }) => {
+  await openFormula(page, 'Hostel Bar')
+  const look = async (open: () => Promise<unknown>) => {
+    await open()
+    expect(await seriousProblems(page)).toEqual([])
+    await page.keyboard.press('Escape')
+  }
+  await look(() => page.getByRole('button', { name: 'Why this much lye?' }).click())
+  await look(() => page.getByRole('button', { name: 'Make a batch' }).click())
+  await look(() => page.getByRole('button', { name: 'More for Olive oil' }).click())
+  await look(() => page.getByLabel('Add a line by typing').pressSequentially('coconut 5%'))
+  await page.keyboard.press('Escape')
+  await look(() => page.keyboard.press('?'))
+  await look(() => page.getByRole('button', { name: /Find or do/ }).click())
+  await look(() => page.getByRole('button', { name: /Workshop settings/ }).click())
+})
+
+test('focus can be seen on every control that Tab reaches', async ({ page }) => {
+  await page.goto('/formulas')
+  await page.getByRole('link', { name: 'Hostel Bar' }).waitFor()
+  for (let step = 0; step < 14; step++) {
+    await page.keyboard.press('Tab')
+    const seen = await page.evaluate(() => {
+      const { outlineStyle, boxShadow } = getComputedStyle(document.activeElement!)
+      return outlineStyle !== 'none' || boxShadow !== 'none'
+    })
+    expect(seen, `after ${step + 1} tabs`).toBe(true)
+  }
+})
