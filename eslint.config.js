@@ -22,7 +22,12 @@ const interfaceCode = [
 const nodeCode = ['node:*', 'fs', 'path', 'better-sqlite3']
 const nuxtAliases = ['~/*', '~~/*', '@/*', '#app', '#app/*', '#imports', '#components']
 const upward = (...folders) => folders.flatMap((name) => [`**/${name}/*`, `**/${name}`])
-const forbid = (group, message, allowTypeImports = false) => ({ group, message, allowTypeImports })
+/** Patterns are read like those of .gitignore, where a leading # would begin a comment. */
+const forbid = (names, message, allowTypeImports = false) => ({
+  group: names.map((name) => name.replace(/^#/, '\\#')),
+  message,
+  allowTypeImports,
+})
 const arrows = (files, ...patterns) => ({
   files,
   ignores: ['**/*.test.ts'],

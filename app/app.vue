@@ -5,6 +5,7 @@ onMounted(() => void workshop.load())
 
 <template>
   <div class="flex min-h-screen flex-col">
+    <NuxtRouteAnnouncer />
     <StationBar class="no-print" />
     <p
       v-if="workshop.problem"

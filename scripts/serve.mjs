@@ -5,7 +5,10 @@ import { join } from 'node:path'
 import { root } from './bootstrap.mjs'
 import { giveUp, say } from './say.mjs'
 
-function isFree(port, host) {
+/** This machine only. Opening Mantle to a network needs pairing of devices, which does not exist yet. */
+const host = '127.0.0.1'
+
+function isFree(port) {
   return new Promise((resolve) => {
     const probe = createServer()
     probe.once('error', () => resolve(false))
@@ -32,11 +35,10 @@ async function answers(address) {
 export async function serve(database) {
   const server = join(root, '.output', 'server', 'index.mjs')
   if (!existsSync(server)) giveUp('Mantle is not built yet: run "npm run build" or "npm run demo".')
-  const host = process.env.MANTLE_HOST ?? '127.0.0.1'
   const port = Number(process.env.MANTLE_PORT ?? 4173)
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     giveUp(`MANTLE_PORT must be a port number, as 4173; it is "${process.env.MANTLE_PORT}".`)
-  if (!(await isFree(port, host)))
+  if (!(await isFree(port)))
     giveUp(`Port ${port} is taken. Stop what runs there, or choose another with MANTLE_PORT.`)
 
   const child = spawn(process.execPath, [server], {

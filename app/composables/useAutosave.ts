@@ -92,6 +92,18 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     void send()
   }
 
+  /** Undoes a deletion that happened elsewhere, and goes on. */
+  async function bringBack() {
+    try {
+      const formula = await api.post<StoredFormula>(`/api/formulas/${id}/restore`)
+      revision.value = formula.revision
+      state.value = 'saving'
+      void send()
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    }
+  }
+
   useEventListener(window, 'online', () => void send())
   useEventListener(window, 'pagehide', () => void send())
   onScopeDispose(() => {
@@ -99,5 +111,5 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     void send()
   })
 
-  return { state, problem, revision, theirs, settle, keepMine, send }
+  return { state, problem, revision, theirs, settle, keepMine, bringBack, send }
 }

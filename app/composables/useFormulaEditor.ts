@@ -73,6 +73,7 @@ export function createFormulaEditor(id: string) {
 
   useEventListener(window, 'keydown', (event) => {
     if (!(event.ctrlKey || event.metaKey) || event.altKey) return
+    if (globalThis.document.querySelector('[role="dialog"]')) return
     const letter = event.key.toLowerCase()
     const again = letter === 'y' || (letter === 'z' && event.shiftKey)
     if (letter !== 'z' && !again) return

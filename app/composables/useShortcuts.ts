@@ -7,6 +7,9 @@ const typing = (target: EventTarget | null) =>
 /** A first key such as `g` waits this long for the second, ms. */
 const patience = 1200
 
+/** Keys that begin a pair: what follows one of them is not a key of its own. */
+const prefixes = new Set(['g'])
+
 /**
  * Single keys and pairs such as `g r`, as long as nobody is typing and no dialog is open. Escape leaves a field.
  * The listener goes with the component.
@@ -21,9 +24,9 @@ export function useShortcuts(keys: Record<string, () => void>): void {
       return
     }
     if (document.querySelector('[role="dialog"],[role="menu"]')) return
-    const pair = event.timeStamp - since < patience ? keys[`${first} ${event.key}`] : undefined
-    const act = pair ?? (first && keys[`${first} ${event.key}`] ? undefined : keys[event.key])
-    first = event.key
+    const second = prefixes.has(first) && event.timeStamp - since < patience
+    const act = keys[second ? `${first} ${event.key}` : event.key]
+    first = second ? '' : event.key
     since = event.timeStamp
     if (!act) return
     event.preventDefault()

@@ -36,7 +36,7 @@ function explainLye(
     value: `${say.number(inLye, 3)} g`,
   })
   lines.push({
-    label: `Less ${say.percent(result.superfat.asked, 2)} superfat`,
+    label: `At ${say.percent(result.superfat.asked, 2)} superfat`,
     sum: `${say.number(inLye, 3)} g × (1 − ${say.number(result.superfat.asked, 4)})`,
     value: `${say.number(inLye * (1 - result.superfat.asked), 3)} g`,
   })

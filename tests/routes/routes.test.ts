@@ -1,3 +1,4 @@
+import { get } from 'node:http'
 import Database from 'better-sqlite3'
 import type { Batch } from '#contracts/batch'
 import type { StoredFormula } from '#contracts/workshop'
@@ -133,6 +134,19 @@ describe('what is not right answers 4xx with a path and a sentence', () => {
     )
     expect(answer.status).toBe(403)
     expect((await send('GET', `/api/formulas/${id}`)).status).toBe(404)
+  })
+})
+
+describe('a request made under another name', () => {
+  it('is not answered, so that no page can read through its own name', async () => {
+    const { port } = server
+    const status = await new Promise((done) =>
+      get(
+        { host: '127.0.0.1', port, path: '/api/formulas', headers: { host: 'elsewhere.example' } },
+        (answer) => done(answer.statusCode),
+      ),
+    )
+    expect(status).toBe(403)
   })
 })
 

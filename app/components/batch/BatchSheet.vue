@@ -35,7 +35,10 @@ const safety = [
 </script>
 
 <template>
-  <article class="sheet px-6 py-5 print:px-0 print:py-0" aria-label="Batch sheet">
+  <article
+    class="sheet px-6 py-5 print:flex print:min-h-[266mm] print:flex-col print:px-0 print:py-0"
+    aria-label="Batch sheet"
+  >
     <header
       class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 border-b-2 border-ink pb-2.5"
     >
@@ -126,12 +129,12 @@ const safety = [
         {{ batch.frozen.remarks.find((remark) => remark.id === id)?.says }} Because: {{ reason }}
       </li>
     </ul>
-    <section aria-label="Room for notes" class="mt-3 hidden print:block">
+    <section aria-label="Room for notes" class="mt-3 hidden flex-1 flex-col print:flex">
       <h3 class="font-semibold text-ink-2">
         Notes: temperatures, trace, anything that was different
       </h3>
       <div
-        class="h-[34mm]"
+        class="min-h-[25mm] flex-1"
         style="background: repeating-linear-gradient(transparent 0 8.2mm, #b9c3c0 8.2mm 8.5mm)"
       />
     </section>

@@ -38,7 +38,7 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
         <NumberField
           kind="percent"
           label="Purity of the sodium hydroxide"
-          class="w-[74px]"
+          class="w-[64px]"
           quiet
           :min="0.8"
           :max="1"

@@ -16,6 +16,6 @@ defineProps<{ colour: string; name: string; also?: string; weight: string; entri
     <span><slot name="offer" /></span>
     <slot />
     <span class="figure text-right text-ink-2">{{ weight }}</span>
-    <AppMenu :label="`More for ${name}`" :entries="entries" />
+    <AppMenu v-if="entries.length" :label="`More for ${name}`" :entries="entries" />
   </li>
 </template>

@@ -21,7 +21,7 @@ const looks = {
       <li
         v-for="remark in shown"
         :key="remark.id"
-        class="grid grid-cols-[18px_1fr] items-start gap-x-2 border-t border-line-2 px-4 py-2 text-[13.5px]"
+        class="grid grid-cols-[18px_1fr_auto] items-start gap-x-2 border-t border-line-2 px-4 py-2 text-[13.5px]"
       >
         <component
           :is="looks[remark.severity].icon"
@@ -33,21 +33,21 @@ const looks = {
         <div>
           <b :class="looks[remark.severity].colour">{{ looks[remark.severity].says }}.</b>
           {{ remark.says }}
-          <details class="inline">
-            <summary class="ml-1 inline cursor-pointer font-medium underline underline-offset-3">
+          <details>
+            <summary class="inline cursor-pointer font-medium underline underline-offset-3">
               Why?
             </summary>
-            <span class="mt-1 block text-ink-2">{{ remark.because }}</span>
+            <p class="mt-0.5 text-ink-2">{{ remark.because }}</p>
           </details>
-          <button
-            v-if="remark.fix"
-            type="button"
-            class="link ml-2 whitespace-nowrap"
-            @click="emit('fix', remark)"
-          >
-            {{ remark.fix.label }}
-          </button>
         </div>
+        <button
+          v-if="remark.fix"
+          type="button"
+          class="link max-w-32 text-right"
+          @click="emit('fix', remark)"
+        >
+          {{ remark.fix.label }}
+        </button>
       </li>
     </ul>
     <button

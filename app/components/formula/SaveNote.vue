@@ -38,6 +38,14 @@ async function keepCopy() {
     >
       {{ words[save.state.value]
       }}<template v-if="save.state.value === 'refused'">: {{ save.problem.value }}</template>
+      <button
+        v-if="save.state.value === 'deleted'"
+        type="button"
+        class="link ml-1"
+        @click="save.bringBack()"
+      >
+        Bring it back
+      </button>
     </span>
     <button
       type="button"

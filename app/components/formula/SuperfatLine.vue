@@ -40,6 +40,8 @@ const differs = computed(
         Why?
       </button></span
     >
-    <span v-else class="text-sm text-ink-2">of the fats find no lye</span>
+    <span v-else class="text-sm text-ink-2">{{
+      result.superfat.total < 0 ? 'more lye than the fats can take' : 'of the fats find no lye'
+    }}</span>
   </section>
 </template>

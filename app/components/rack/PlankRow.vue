@@ -72,8 +72,9 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
             />
           </span>
           <span class="mt-[11px] block h-[26px] pt-0.5 text-[12.5px] whitespace-nowrap">
-            <b>{{ item.batch.name }}</b>
-            <span class="figure text-ink-2">{{ item.batch.number }} · {{ says(item) }}</span>
+            <b>{{ item.batch.name }}</b><span class="figure ml-1 text-ink-2"
+              >{{ item.batch.number }} · {{ says(item) }}</span
+            >
           </span>
         </button>
       </li>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { standingOf } from '#core/rack/standing'
+import { standingOf, type Stage } from '#core/rack/standing'
 import { stations } from '~/utils/stations'
 
 interface Hit {
@@ -10,6 +10,14 @@ interface Hit {
   go: () => unknown
 }
 
+const stageNames: Record<Stage, string> = {
+  planned: 'planned',
+  'first-days': 'fresh',
+  drying: 'drying',
+  'last-weeks': 'nearly ready',
+  ready: 'ready',
+  left: 'off the rack',
+}
 const open = usePalette()
 const keyHelp = useKeyHelp()
 const query = ref('')
@@ -60,17 +68,18 @@ const all = computed<Hit[]>(() => [
   ...batches.list.map((batch) => ({
     id: batch.id,
     says: `${batch.name} ${batch.number}`,
-    also: `batch, ${standingOf(batch, workshop.today).stage.replace('-', ' ')}`,
+    also: `batch, ${stageNames[standingOf(batch, workshop.today).stage]}`,
     go: () => router.push(`/batches/${batch.id}`),
   })),
 ])
 const hits = computed(() => {
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return all.value
-    .filter(({ says, also }) =>
-      words.every((word) => `${says} ${also}`.toLowerCase().includes(word)),
-    )
-    .slice(0, 9)
+  const typed = query.value.trim().toLowerCase()
+  const words = typed.split(/\s+/)
+  const matches = all.value.filter(({ says, also }) =>
+    words.every((word) => `${says} ${also}`.toLowerCase().includes(word)),
+  )
+  const starts = ({ says }: Hit) => says.toLowerCase().startsWith(typed)
+  return [...matches.filter(starts), ...matches.filter((hit) => !starts(hit))].slice(0, 9)
 })
 function choose(hit: Hit | null) {
   open.value = false

@@ -66,7 +66,7 @@ const print = () => window.print()
     class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0"
   >
     <BatchSheet :batch="batch" />
-    <aside class="no-print space-y-4" aria-label="Where this batch stands">
+    <aside class="no-print space-y-4 max-lg:order-first" aria-label="Where this batch stands">
       <div class="sheet px-5 py-4">
         <h1 class="text-[20px]">{{ batch.name }} {{ batch.number }}</h1>
         <p class="mb-3 text-ink-2"><StandingLine :batch="batch" /></p>

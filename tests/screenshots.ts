@@ -1,0 +1,41 @@
+import { chromium } from '@playwright/test'
+import { demoTemplate, TestServer } from './support/server'
+
+/* One current picture of each main view, from the demo workshop on a fixed day, into docs/screenshots. */
+
+const server = await TestServer.start(demoTemplate())
+const formulas = (await (await fetch(`${server.url}/api/formulas`)).json()) as {
+  id: string
+  document: { name: string }
+}[]
+const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as { id: string }[]
+const formula = formulas.find(({ document }) => document.name === 'Hostel Bar')!
+
+const views: [file: string, path: string, width?: number, height?: number][] = [
+  ['shelf', '/'],
+  ['formulas', '/formulas'],
+  ['formula', `/formulas/${formula.id}`],
+  ['check-a-recipe', '/formulas/check'],
+  ['batch-sheet', `/batches/${batches[0]!.id}`],
+  ['rack', '/rack'],
+  ['formula-phone', `/formulas/${formula.id}`, 390, 844],
+]
+const browser = await chromium.launch({
+  executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+})
+for (const [file, path, width = 1280, height = 800] of views) {
+  const page = await browser.newPage({
+    viewport: { width, height },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+  })
+  await page.goto(server.url + path)
+  if (file === 'check-a-recipe')
+    await page.getByRole('button', { name: 'Show me with an example' }).click()
+  await page.waitForLoadState('networkidle')
+  await page.screenshot({ path: `docs/screenshots/${file}.png` })
+  await page.close()
+}
+await browser.close()
+await server.stop()

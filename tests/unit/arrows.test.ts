@@ -1,0 +1,57 @@
+import { ESLint } from 'eslint'
+import { describe, expect, it } from 'vitest'
+
+/** The arrows of the house, tried on code that would break them. */
+const eslint = new ESLint()
+const broken: [file: string, code: string][] = [
+  ['core/formula/x.ts', "import { ref } from 'vue'\nexport const x = ref(1)\n"],
+  ['core/formula/x.ts', "import { readFileSync } from 'node:fs'\nexport const x = readFileSync\n"],
+  [
+    'core/formula/x.ts',
+    "import { formulaSchema } from '#contracts/formula'\nexport const x = formulaSchema\n",
+  ],
+  ['core/formula/x.ts', "import { x } from '#imports'\nexport const y = x\n"],
+  [
+    'core/formula/x.ts',
+    "import { openDatabase } from '../../server/db/connection'\nexport const x = openDatabase\n",
+  ],
+  ['core/formula/x.ts', 'export const x = Date.now()\n'],
+  ['core/formula/x.ts', 'export const x = new Date()\n'],
+  ['core/formula/x.ts', 'export const x = Math.random()\n'],
+  ['core/formula/x.ts', 'export const x = window.name\n'],
+  [
+    'contracts/x.ts',
+    "import { computeFormula } from '#core/formula/compute'\nexport const x = computeFormula\n",
+  ],
+  ['server/db/x.ts', "import { api } from '../../app/utils/api'\nexport const x = api\n"],
+  [
+    'app/utils/x.ts',
+    "import { openDatabase } from '../../server/db/connection'\nexport const x = openDatabase\n",
+  ],
+  ['cli/x.ts', "import { ref } from 'vue'\nexport const x = ref(1)\n"],
+]
+const fine: [file: string, code: string][] = [
+  [
+    'core/formula/x.ts',
+    "import type { FormulaDocument } from '#contracts/formula'\nexport type X = FormulaDocument\n",
+  ],
+  [
+    'app/utils/x.ts',
+    "import { computeFormula } from '#core/formula/compute'\nexport const x = computeFormula\n",
+  ],
+  [
+    'server/db/x.ts',
+    "import { formulaSchema } from '#contracts/formula'\nexport const x = formulaSchema\n",
+  ],
+]
+const faults = async (code: string, filePath: string) =>
+  (await eslint.lintText(code, { filePath }))[0]!.messages.map(({ message }) => message)
+
+describe('lint holds the arrows', () => {
+  it.each(broken)('%s may not %s', async (file, code) => {
+    expect(await faults(code, file)).toHaveLength(1)
+  })
+  it.each(fine)('%s may %s', async (file, code) => {
+    expect(await faults(code, file)).toEqual([])
+  })
+}, 30_000)
