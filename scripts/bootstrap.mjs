@@ -68,7 +68,9 @@ export async function installPackages() {
   const compiler = await prepareCompiler()
   say('Installing packages (the SQLite driver is compiled; this takes two to five minutes)')
   const env = { ...process.env, ...compiler, NUXT_TELEMETRY_DISABLED: '1' }
-  const npm = ['ci', '--no-audit', '--no-fund', '--loglevel=error']
+  // Not "npm ci": it refuses a lock file when a registry lacks an optional package for some other platform. Without
+  // saving, "npm install" keeps to the lock file just as well and leaves it as it is.
+  const npm = ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']
   if ((await run('npm', npm, { cwd: root, env })) !== 0)
     giveUp('The packages could not be installed. Is the npm registry reachable?')
   if (!(await driverWorks())) {
