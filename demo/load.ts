@@ -6,7 +6,7 @@ import { faceOf } from '#core/formula/face'
 import { freeze } from '#core/formula/freeze'
 import { library } from '#core/materials/library'
 import { cureRuleFor } from '#core/rack/cure'
-import { addDays } from '#core/units/days'
+import { addDays, dayIn } from '#core/units/days'
 import { addEvent, makeBatch } from '../server/db/batches'
 import { openDatabase, type Db } from '../server/db/connection'
 import { saveFormula } from '../server/db/formulas'
@@ -85,7 +85,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
 /** Fills an empty database with the demo workshop. False when there is something in it already. */
 export function loadDemo(db: Db, now: Date): boolean {
   if (db.prepare('SELECT 1 FROM formulas LIMIT 1').get()) return false
-  const today = new Intl.DateTimeFormat('en-CA', { timeZone }).format(now)
+  const today = dayIn(timeZone, now)
   db.transaction(() => {
     saveWorkshop(db, { name: 'Slate Shed', timeZone, units: 'metric', scale: 0.1 })
     loadBatches(db, today, loadFormulas(db, today))

@@ -152,7 +152,7 @@ async function start() {
                 >
                 <small class="text-sm text-ink-2"
                   >{{ useNames[formula.document.use] }},
-                  {{ dayText(formula.changedAt.slice(0, 10), { today }) }}</small
+                  {{ dayText(workshop.dayOf(formula.changedAt), { today }) }}</small
                 >
               </div>
             </li>

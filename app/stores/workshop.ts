@@ -1,4 +1,5 @@
 import type { Workshop, WorkshopNow } from '#contracts/workshop'
+import { dayIn } from '#core/units/days'
 import { speaker } from '#core/units/say'
 import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -42,5 +43,8 @@ export const useWorkshop = defineStore('workshop', () => {
   // A screen that stays open overnight has to notice the new day.
   useIntervalFn(() => void load(), 5 * 60_000)
 
-  return { settings, today, ready, problem, dialogOpen, say, load, save }
+  /** The day of an instant (ISO, UTC) by the workshop's clock. */
+  const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
+
+  return { settings, today, dayOf, ready, problem, dialogOpen, say, load, save }
 })

@@ -10,7 +10,7 @@ import { ratioFrom, waysFrom } from '../water/ways'
 export const shareTolerance = 0.0005
 
 /** Least water left in a long-dried bar: 0.05 + 0.1·0.5 humidity − 0.03 (docs/science.md, drying). */
-const driestWaterShare = 0.07
+export const driestWaterShare = 0.07
 
 const total = (numbers: number[]) => numbers.reduce((sum, value) => sum + value, 0)
 

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
-import { addDays, daysBetween } from '../units/days'
+import { addDays, dayIn, daysBetween } from '../units/days'
 import { cureRuleFor } from './cure'
 import { dueOf } from './due'
 import { standingOf } from './standing'
@@ -99,4 +99,5 @@ it('days add and subtract over months, leap days and clock changes', () => {
   expect(addDays('2028-02-28', 2)).toBe('2028-03-01')
   expect(addDays('2026-03-29', -1)).toBe('2026-03-28')
   expect(daysBetween('2026-10-24', '2026-10-26')).toBe(2)
+  expect(dayIn('Pacific/Auckland', new Date('2026-03-01T12:00:00Z'))).toBe('2026-03-02')
 })

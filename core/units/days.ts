@@ -12,3 +12,8 @@ export function addDays(day: Day, count: number): Day {
 export function daysBetween(from: Day, to: Day): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from))
 }
+
+/** The calendar day of an instant in a time zone (IANA name). */
+export function dayIn(timeZone: string, instant: Date): Day {
+  return new Intl.DateTimeFormat('en-CA', { timeZone, dateStyle: 'short' }).format(instant)
+}

@@ -1,4 +1,5 @@
 import type { WorkshopNow } from '#contracts/workshop'
+import { dayIn } from '#core/units/days'
 import { getWorkshop } from '../db/workshop'
 
 export default route(null, ({ db, now }): WorkshopNow => {

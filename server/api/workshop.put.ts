@@ -1,4 +1,5 @@
 import { workshopSchema, type WorkshopNow } from '#contracts/workshop'
+import { dayIn } from '#core/units/days'
 import { saveWorkshop } from '../db/workshop'
 
 export default route(workshopSchema, ({ db, now, body }): WorkshopNow => {

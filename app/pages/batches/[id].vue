@@ -7,7 +7,8 @@ import { Printer } from '@lucide/vue'
 const route = useRoute()
 const id = String(route.params.id)
 const batches = useBatches()
-const { today } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { today } = storeToRefs(workshop)
 
 const batch = ref<(Batch & BatchSummary) | null>(null)
 const problem = ref('')
@@ -81,7 +82,7 @@ const print = () => window.print()
         <ol class="space-y-2">
           <li class="flex gap-3">
             <span class="w-20 shrink-0 text-ink-2">{{
-              dayText(batch.madeAt.slice(0, 10), { today })
+              dayText(workshop.dayOf(batch.madeAt), { today })
             }}</span>
             <span
               >Planned, {{ batch.bars }} bars,

@@ -8,7 +8,8 @@ const formulas = useFormulas()
 const batches = useBatches()
 const toasts = useToasts()
 const router = useRouter()
-const { say, today } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { say, today } = storeToRefs(workshop)
 
 const query = ref('')
 const renaming = ref<StoredFormula | null>(null)
@@ -119,7 +120,7 @@ const search = ref<HTMLInputElement | null>(null)
         <FatBar :document="formula.document" class="max-md:col-span-3 max-md:row-start-2" />
         <span class="figure text-sm text-ink-2 max-md:hidden">{{ sizeOf(formula) }}</span>
         <span class="text-sm text-ink-2 max-md:hidden">
-          {{ dayText(formula.changedAt.slice(0, 10), { today }) }}<br />{{
+          {{ dayText(workshop.dayOf(formula.changedAt), { today }) }}<br />{{
             made.get(formula.id)
               ? `${made.get(formula.id)} ${made.get(formula.id) === 1 ? 'batch' : 'batches'}`
               : 'not made yet'

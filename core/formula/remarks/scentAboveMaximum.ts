@@ -1,3 +1,4 @@
+import { driestWaterShare } from '../compute'
 import type { Rule } from './rule'
 
 /** A scent beyond what its supplier allows in the finished bar. */
@@ -5,7 +6,7 @@ export const scentAboveMaximum: Rule = ({ document, result, say }) =>
   result.scents.flatMap((scent, index) => {
     const { maxOfBar, shareOfBar, grams } = scent
     if (maxOfBar === null || maxOfBar <= 0 || shareOfBar <= maxOfBar * (1 + 1e-9)) return []
-    const driedShare = 1 - 0.07
+    const driedShare = 1 - driestWaterShare
     const others = result.longDried * driedShare - grams
     const allowed = (maxOfBar * others) / (driedShare - maxOfBar)
     const rate = Math.floor((allowed / result.oils) * 10_000) / 10_000

@@ -1,5 +1,6 @@
 import { batchEventSchema } from '#contracts/batch'
 import { whyNot } from '#core/rack/allowed'
+import { dayIn } from '#core/units/days'
 import { addEvent, getBatch } from '../../../db/batches'
 import { getWorkshop } from '../../../db/workshop'
 
