@@ -17,7 +17,7 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
   const problem = ref('')
   const revision = ref(0)
   const theirs = shallowRef<StoredFormula | null>(null)
-  let sending = false
+  let sending: Promise<void> | null = null
   let acknowledged: FormulaDocument | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -27,10 +27,7 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     forgetPending(id)
   }
 
-  async function send() {
-    if (sending || state.value === 'conflict') return
-    if (document.value === acknowledged) return settled()
-    sending = true
+  async function attempt() {
     const sent = document.value
     try {
       const kept = await api.put<StoredFormula>(`/api/formulas/${id}`, {
@@ -40,14 +37,27 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
       revision.value = kept.revision
       acknowledged = sent
       problem.value = ''
-      if (document.value === sent) settled()
-      else rememberPending(id, { revision: revision.value, document: document.value })
+      if (document.value === sent) return settled()
+      state.value = 'saving'
+      rememberPending(id, { revision: revision.value, document: document.value })
+      void soon()
     } catch (error) {
       failed(error)
-    } finally {
-      sending = false
     }
-    if (state.value === 'saving' && document.value !== acknowledged) void send()
+  }
+
+  /** Sends what is on screen; while a request is under way, resolves with that one. */
+  function send(): Promise<void> {
+    if (sending) return sending
+    if (state.value === 'conflict') return Promise.resolve()
+    if (document.value === acknowledged) return Promise.resolve(settled())
+    sending = attempt().finally(() => (sending = null))
+    return sending
+  }
+
+  /** Resolves when everything is acknowledged, or when that has failed. */
+  async function flush(): Promise<void> {
+    while (state.value === 'saving') await send()
   }
 
   function failed(error: unknown) {
@@ -88,6 +98,7 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
   function keepMine() {
     if (theirs.value) revision.value = theirs.value.revision
     theirs.value = null
+    acknowledged = null
     state.value = 'saving'
     void send()
   }
@@ -97,6 +108,7 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     try {
       const formula = await api.post<StoredFormula>(`/api/formulas/${id}/restore`)
       revision.value = formula.revision
+      acknowledged = null
       state.value = 'saving'
       void send()
     } catch (error) {
@@ -111,5 +123,5 @@ export function useAutosave(id: string, document: Readonly<Ref<FormulaDocument>>
     void send()
   })
 
-  return { state, problem, revision, theirs, settle, keepMine, bringBack, send }
+  return { state, problem, revision, theirs, settle, keepMine, bringBack, flush }
 }

@@ -44,12 +44,13 @@ export const useFormulas = defineStore('formulas', () => {
 
   async function rename(formula: StoredFormula, name: string) {
     const { id, revision, document } = formula
-    keep(
-      await api.put<StoredFormula>(`/api/formulas/${id}`, {
-        revision,
-        document: { ...document, name },
-      }),
-    )
+    const renamed = await api.put<StoredFormula>(`/api/formulas/${id}`, {
+      revision,
+      document: { ...document, name },
+    })
+    keep(renamed)
+    if (name === document.name) return
+    toasts.show(`Renamed to ${name}.`, { undo: () => rename(renamed, document.name) })
   }
 
   async function remove(formula: StoredFormula) {

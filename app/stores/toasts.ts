@@ -24,7 +24,11 @@ export const useToasts = defineStore('toasts', () => {
 
   async function undo(toast: Toast) {
     close(toast.id)
-    await toast.undo?.()
+    try {
+      await toast.undo?.()
+    } catch (error) {
+      show(sentenceOf(error), { bad: true })
+    }
   }
 
   return { list, show, close, undo }

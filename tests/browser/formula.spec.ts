@@ -165,7 +165,11 @@ test('the list: find, duplicate, rename, delete and take it back', async ({ page
   await page.getByRole('button', { name: 'More for Galley Slate' }).click()
   await page.getByRole('menuitem', { name: 'Delete' }).click()
   await expect(page.getByRole('link', { name: 'Galley Slate' })).toBeHidden()
-  await page.getByRole('button', { name: 'Undo' }).click()
+  await page
+    .getByText('Galley Slate is deleted.')
+    .locator('..')
+    .getByRole('button', { name: 'Undo' })
+    .click()
   await expect(page.getByRole('link', { name: 'Galley Slate' })).toBeVisible()
 })
 

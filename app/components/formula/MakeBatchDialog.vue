@@ -49,7 +49,7 @@ async function make() {
   busy.value = true
   refused.value = []
   try {
-    await save.send()
+    await save.flush()
     if (save.state.value !== 'saved')
       throw new ApiError(0, [
         { path: '', says: 'The formula is not saved yet. Try again in a moment.' },

@@ -66,7 +66,7 @@ async function duplicate() {
 }
 async function remove() {
   try {
-    await editor.save.send()
+    await editor.save.flush()
     await formulas.remove({
       id,
       revision: editor.save.revision.value,
