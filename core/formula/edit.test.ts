@@ -102,7 +102,7 @@ describe('what a formula shows', () => {
       '9.368 g',
       '151.657 g',
     ])
-    expect(total.value).toBe('151.7 g')
+    expect(total.value).toBe('151.6 g')
   })
 
   it.each(['water', 'batter', 'superfat'] as const)('explains the %s', (figure) => {
@@ -126,6 +126,9 @@ describe('words for figures', () => {
     expect(speaker({ scale: 1 }).mass(136.536)).toBe('137 g')
     expect(speaker({ system: 'imperial', scale: 1 }).mass(1000)).toBe('35.3 oz')
     expect(speaker({ system: 'imperial' }).temperature(35)).toBe('95 °F')
+    expect(speaker().massDown(136.99)).toBe('136.9 g')
+    expect(speaker().massDown(0.3)).toBe('0.3 g')
+    expect(speaker({ system: 'imperial' }).massDown(28.349)).toBe('0.99 oz')
     expect(speaker().percent(0.0654)).toBe('6.5 %')
     expect(speaker().percent(-0)).toBe('0 %')
   })

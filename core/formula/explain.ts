@@ -78,9 +78,10 @@ function explainLye(
     lines,
     total: {
       label: solution === null ? 'Sodium hydroxide' : 'Lye solution',
-      value: say.mass(solution ?? lye.naoh),
+      value: say.massDown(solution ?? lye.naoh),
     },
     notes: [
+      'Rounded down to what the scale shows: a little less lye is safe, a little more is not.',
       '39.997 and 56.1056 g/mol are the molar masses of NaOH and KOH; their quotient turns a saponification value into soda.',
       `Saponification values are averages of a natural range. From: ${[...used].map((id) => sources[id].title).join('; ')}.`,
     ],

@@ -9,6 +9,8 @@ export interface Speaker {
   number(value: number, decimals?: number): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
   mass(grams: number): string
+  /** As `mass`, but never more than it is: for lye. */
+  massDown(grams: number): string
   /** Grams to be read, not weighed: whole grams, tenths of an ounce. */
   amount(grams: number): string
   /** The figure of `mass` without its unit. */
@@ -62,6 +64,10 @@ export function speaker({
     number: (value, places = 0) => format(value, places, places),
     massFigure,
     massUnit,
+    massDown: (grams) => {
+      const step = 10 ** -decimals * (system === 'metric' ? 1 : gramsPer.oz)
+      return `${massFigure(Math.floor(grams / step + 1e-9) * step)} ${massUnit}`
+    },
     amount: (grams) =>
       system === 'metric' ? `${format(grams, 0, 0)} g` : `${format(grams / gramsPer.oz, 1, 1)} oz`,
     mass: (grams) => `${massFigure(grams)} ${massUnit}`,

@@ -30,9 +30,11 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
         </button>
       </div>
       <output data-testid="lye" class="figure block text-key leading-tight font-[650]">{{
-        shown(lye.solution ?? lye.naoh)
+        lye.pureAsNaoh > 0 ? say.massDown(lye.solution ?? lye.naoh) : '–'
       }}</output>
-      <div v-if="lye.koh > 0" class="figure font-semibold">and {{ say.mass(lye.koh) }} potash</div>
+      <div v-if="lye.koh > 0" class="figure font-semibold">
+        and {{ say.massDown(lye.koh) }} potash
+      </div>
       <label class="mt-0.5 flex items-center gap-1.5 text-sm text-ink-2">
         NaOH
         <NumberField

@@ -148,7 +148,7 @@ const spoken = computed(() =>
           :fill="label.strong ? 'var(--color-stop)' : 'var(--color-ink)'"
         >
           {{ label.label.length > 15 ? `${label.label.slice(0, 14)}…` : label.label }}
-          {{ say.mass(label.grams) }}
+          {{ label.strong ? say.massDown(label.grams) : say.mass(label.grams) }}
         </text>
       </g>
     </svg>
