@@ -8,6 +8,8 @@ async function seriousProblems(page: Page) {
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(' | ')}`)
 }
+// axe looks at every node of a page, several pages a test: that takes longer than walking through them.
+test.slow()
 const widths = [390, 820, 1280]
 const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
   ['the shelf', (page) => page.goto('/')],
