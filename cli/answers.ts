@@ -1,6 +1,6 @@
 import { checkSchema, formulaSchema, type FormulaDocument } from '#contracts/formula'
 import { faultsOf, type Fault } from '#contracts/faults'
-import type { Portion, Remark } from '#contracts/result'
+import type { FormulaResult, Portion, Remark } from '#contracts/result'
 import { pureAlkaliIn } from '#core/chemistry/alkali'
 import { naohPerKoh } from '#core/chemistry/elements'
 import { computeFormula } from '#core/formula/compute'
@@ -19,6 +19,25 @@ const byId = (portions: Portion[]) => {
 const plain = (remarks: Remark[]) =>
   remarks.map(({ id, severity, says, because }) => ({ id, severity, says, because }))
 
+const waysOf = ({ water }: FormulaResult) => ({
+  ratio: water.ratio,
+  strength: water.strength,
+  shareOfOils: water.shareOfOils,
+})
+
+const gramsOf = (result: FormulaResult) => ({
+  oils: result.oils,
+  naoh: result.lye.naoh,
+  koh: result.lye.koh,
+  solution: result.lye.solution,
+  water: result.water.weighed,
+  liquids: byId(result.liquids),
+  additives: byId(result.additives),
+  scents: byId(result.scents),
+  carriers: byId(result.carriers),
+  batter: result.batter,
+})
+
 /** The answer to a formula document, as docs/formula-format.md lays it down. */
 export function computeFormulaText(value: unknown): object | Refused {
   const parsed = formulaSchema.safeParse(value)
@@ -27,23 +46,17 @@ export function computeFormulaText(value: unknown): object | Refused {
   const errors = faultsInFormula(document, library)
   if (errors.length) return { errors }
   const result = computeFormula(document, library)
-  const { lye, water } = result
   return {
-    grams: {
-      oils: result.oils,
-      naoh: lye.naoh,
-      koh: lye.koh,
-      solution: lye.solution,
-      water: water.weighed,
-      liquids: byId(result.liquids),
-      additives: byId(result.additives),
-      scents: byId(result.scents),
-      carriers: {},
-      batter: result.batter,
-    },
+    grams: gramsOf(result),
     fats: result.fats.map(({ id, grams }) => ({ id, grams })),
-    parts: [],
-    water: { ratio: water.ratio, strength: water.strength, shareOfOils: water.shareOfOils },
+    parts: result.parts.map((part) => ({
+      name: part.name,
+      share: part.share,
+      grams: gramsOf(part.result),
+      fats: part.result.fats.map(({ id, grams }) => ({ id, grams })),
+      water: waysOf(part.result),
+    })),
+    water: waysOf(result),
     superfat: result.superfat,
     fattyAcids: result.fattyAcids,
     traits: {},

@@ -27,36 +27,32 @@ const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
 })
 const label = z.string().trim().min(1).max(120)
 
-/** Refuses a key whose feature is not built yet, unless it says nothing more than its default. */
-const notBuiltYet = <T>(key: string, fallback: T) =>
-  z
-    .unknown()
-    .optional()
-    .superRefine((value, context) => {
-      if (value === undefined || JSON.stringify(value) === JSON.stringify(fallback)) return
-      context.addIssue({
-        code: 'custom',
-        message: `"${key}" belongs to a feature that Mantle does not have yet.`,
-      })
-    })
-    .transform(() => fallback)
+const millimetres = missing
 
-const sizeSchema = z
-  .looseObject({ by: z.enum(['oils', 'lines', 'batter', 'bars', 'fattyMatter', 'mould']) })
-  .superRefine((size, context) => {
-    if (size.by !== 'oils' && size.by !== 'lines')
-      context.addIssue({
-        code: 'custom',
-        path: ['by'],
-        message: `Sizing by "${size.by}" belongs to a feature that Mantle does not have yet; use "oils" or "lines".`,
-      })
-  })
-  .pipe(
-    z.discriminatedUnion('by', [
-      z.strictObject({ by: z.literal('oils'), grams: missing }),
-      z.strictObject({ by: z.literal('lines') }),
-    ]),
-  )
+/** A mould by its inside measures. Its volume is what it really takes when filled to the depth given. */
+export const mouldSchema = z.discriminatedUnion('shape', [
+  z.strictObject({
+    shape: z.literal('box'),
+    lengthMm: millimetres,
+    widthMm: millimetres,
+    depthMm: millimetres,
+  }),
+  z.strictObject({ shape: z.literal('cylinder'), diameterMm: millimetres, depthMm: millimetres }),
+  z.strictObject({ shape: z.literal('cavities'), count: missing, millilitres: missing }),
+])
+export type Mould = z.infer<typeof mouldSchema>
+
+const sizeSchema = z.discriminatedUnion('by', [
+  z.strictObject({ by: z.literal('oils'), grams: missing }),
+  z.strictObject({ by: z.literal('lines') }),
+  z.strictObject({ by: z.literal('batter'), grams: missing }),
+  /** Bars of so many grams each when long dried. */
+  z.strictObject({ by: z.literal('bars'), count: missing, grams: missing }),
+  /** Fatty matter as a share of a batter of so many grams. */
+  z.strictObject({ by: z.literal('fattyMatter'), batterGrams: missing, share: missing }),
+  z.strictObject({ by: z.literal('mould'), mould: mouldSchema, fill: missing.default(1) }),
+])
+export type Size = z.infer<typeof sizeSchema>
 
 const fatLine = z.strictObject({
   id,
@@ -78,38 +74,62 @@ const liquidLine = z.strictObject({
 /** When an additive goes in, in the order of the work. */
 export const additiveMoments = ['water', 'lye', 'cooled-lye', 'oils', 'trace'] as const
 
-const rateOf = z.enum(['oils', 'batter']).superRefine((base, context) => {
-  if (base === 'batter')
-    context.addIssue({
-      code: 'custom',
-      message: 'A rate of "batter" belongs to a feature that Mantle does not have yet; use "oils".',
-    })
-})
+const rateOf = z.enum(['oils', 'batter'])
+
+/** Measures by volume; grams follow from the material's density and are an estimate. */
+export const amountUnits = ['tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
+
+const amount = z.strictObject({ value: missing, unit: z.enum(amountUnits) })
 
 const additiveLine = z.strictObject({
   id,
   rate: missing.optional(),
   of: rateOf.optional(),
   grams: missing.optional(),
-  amount: notBuiltYet('amount', undefined),
+  amount: amount.optional(),
   moment: z.enum(additiveMoments).optional(),
-  carrier: notBuiltYet('carrier', null),
+  /** Oil it is stirred into first: so many parts oil, taken from the formula's fats or extra. */
+  carrier: z
+    .strictObject({
+      id,
+      ratio: missing.default(2),
+      from: z.enum(['formula', 'extra']).default('formula'),
+    })
+    .nullable()
+    .default(null),
 })
 
 const scentLine = z.strictObject({
   id,
   name: label.optional(),
-  rate: missing,
-  of: rateOf.default('oils'),
+  rate: missing.optional(),
+  of: rateOf.optional(),
+  grams: missing.optional(),
+  amount: amount.optional(),
   moment: z.enum(['oils', 'trace']).default('trace'),
   maxOfBar: missing.optional(),
 })
+
+/** How a batter is poured. */
+export const patterns = [
+  'plain',
+  'layers',
+  'slanted-layers',
+  'in-pot-swirl',
+  'drop-pour',
+  'hanger-swirl',
+  'spun-swirl',
+  'drizzle',
+  'pencil-line',
+  'textured-top',
+] as const
+export type Pattern = (typeof patterns)[number]
 
 const methodSchema = z.strictObject({
   lyeC: number.min(-20).max(100).default(35),
   oilsC: number.min(0).max(100).default(35),
   gel: z.enum(['leave', 'force', 'prevent']).default('leave'),
-  pattern: notBuiltYet('pattern', 'plain'),
+  pattern: z.enum(patterns).default('plain'),
   blender: z.boolean().default(true),
 })
 
@@ -125,6 +145,15 @@ export const waysOfWater = ['ratio', 'strength', 'shareOfOils'] as const
 
 const waterSchema = z.strictObject({ held: z.enum(waysOfWater), value: missing })
 
+/** A part of the batter with its own pot: its share of the oils, its own water, scent or none, its own extras. */
+const partLine = z.strictObject({
+  name: label,
+  share: missing,
+  water: waterSchema.optional(),
+  scent: z.boolean().default(true),
+  additives: z.array(additiveLine).max(20).default([]),
+})
+
 const common = {
   format: z.literal('mantle.formula'),
   version: z.literal(1),
@@ -134,10 +163,10 @@ const common = {
   alkali: z.preprocess((value) => value ?? {}, alkaliSchema),
   fats: z.array(fatLine).max(60),
   liquids: z.array(liquidLine).max(20).default([]),
-  iceShare: notBuiltYet('iceShare', 0),
+  iceShare: number.default(0),
   additives: z.array(additiveLine).max(60).default([]),
   scents: z.array(scentLine).max(30).default([]),
-  parts: notBuiltYet('parts', []),
+  parts: z.array(partLine).max(12).default([]),
   method: z.preprocess((value) => value ?? {}, methodSchema),
 }
 
@@ -164,3 +193,5 @@ export type AdditiveLine = FormulaDocument['additives'][number]
 export type ScentLine = FormulaDocument['scents'][number]
 export type WaterHeld = (typeof waysOfWater)[number]
 export type AdditiveMoment = (typeof additiveMoments)[number]
+export type PartLine = FormulaDocument['parts'][number]
+export type MeasuredAmount = z.infer<typeof amount>

@@ -62,16 +62,32 @@ export interface LiquidPortion extends Portion {
 }
 
 export interface AdditivePortion extends Portion {
+  /** Grams worked out from a volume. */
+  estimated: boolean
   /** g pure NaOH that this much neutralises; 0 for all but acids. */
   naohTaken: number
   moment: 'water' | 'lye' | 'cooled-lye' | 'oils' | 'trace'
 }
 
 export interface ScentPortion extends Portion {
+  estimated: boolean
   moment: 'oils' | 'trace'
   /** Share of the long-dried bar, the low end of its mass. */
   shareOfBar: number
   maxOfBar: number | null
+}
+
+/** Oil that an additive was stirred into. */
+export interface CarrierPortion extends Portion {
+  /** Taken out of the formula's own fats, or weighed on top of them. */
+  from: 'formula' | 'extra'
+}
+
+/** One pot of a batter that is divided: everything as for a formula of its own. */
+export interface PartResult {
+  name: string
+  share: number
+  result: FormulaResult
 }
 
 /** What a formula weighs. Grams and fractions at full precision. */
@@ -81,6 +97,9 @@ export interface FormulaResult {
   liquids: LiquidPortion[]
   additives: AdditivePortion[]
   scents: ScentPortion[]
+  carriers: CarrierPortion[]
+  /** The pots of a divided batter; empty when there is one pot. */
+  parts: PartResult[]
   lye: {
     /** Pure alkali wanted, counted as NaOH, acids included. */
     pureAsNaoh: number
@@ -104,6 +123,8 @@ export interface FormulaResult {
     content: number
     /** Water weighed as water. */
     weighed: number
+    /** Of the water weighed, what goes in as ice. */
+    ice: number
     /** Water that the ready-mixed solution brings. */
     inSolution: number
     /** Water per gram of pure alkali in the lye jug alone. */
@@ -115,6 +136,8 @@ export interface FormulaResult {
   batter: number
   /** The low end of what is left of the batter when long dried. */
   longDried: number
+  /** Fatty acids bound or free, g. */
+  fattyMatter: number
   fattyAcids: Partial<Record<FattyAcid, number>>
 }
 

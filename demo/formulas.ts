@@ -48,7 +48,6 @@ function documentOf(told: Told): FormulaDocument {
       id,
       rate,
       of: 'oils',
-      amount: undefined,
       carrier: null,
     })),
     scents: (told.scents ?? []).map(([name, rate, maxOfBar]) => ({

@@ -29,9 +29,7 @@ const vectorB = make({
   fats: [fat('tallow', 1200), fat('coconut', 600), fat('rapeseed', 600)],
   superfat: 0.03,
   alkali: { ...pure, naohPurity: 0.98 },
-  additives: [
-    { id: 'citric-acid-anhydrous', rate: 0.015, of: 'oils', amount: undefined, carrier: null },
-  ],
+  additives: [{ id: 'citric-acid-anhydrous', rate: 0.015, of: 'oils', carrier: null }],
 })
 
 describe('the worked examples', () => {

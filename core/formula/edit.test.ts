@@ -11,7 +11,7 @@ import { readTypedLine } from './typedLine'
 
 const typed = (text: string, document = blankFormula('Typed')) => {
   const line = readTypedLine(text, library)!
-  return addMaterial(document, line.matches[0]!, line.amount)
+  return addMaterial(document, line.matches[0]!, line.amount, library)
 }
 
 describe('typing what goes in', () => {
@@ -44,7 +44,7 @@ describe('typing what goes in', () => {
       name: 'Fir & smoke',
       rate: 0.032,
     })
-    const own = addOwnFat(olive, 'Estuary oil', 187, { kind: 'share', share: 0.1 })
+    const own = addOwnFat(olive, 'Estuary oil', 187, { kind: 'share', share: 0.1 }, library)
     expect(own.fats[1]).toMatchObject({ id: 'own-estuary-oil', sap: 187, share: 0.1 })
   })
 

@@ -1,7 +1,7 @@
-import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
 import type { Material } from '../materials/library'
 import type { Amount } from '../units/readAmount'
-import { computeFormula, fatGrams, sumOfShares } from './compute'
+import { computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
 import { idFrom } from './typedLine'
 
@@ -22,17 +22,26 @@ function gramsOf(amount: Amount, material: Material | null): number | null {
   return null
 }
 
+/** g of oils, as far as a draft tells: what the size gives once the shares are whole. */
+function sizeOfOils(document: FormulaDocument, library: Library): number {
+  if (document.size.by === 'oils') return document.size.grams ?? 0
+  const sum = sumOfShares(document)
+  const { oils } = computeFormula(document, library)
+  return sum > 0 ? oils / sum : 0
+}
+
 function addFat(
   document: FormulaDocument,
   fat: { id: string; name?: string; sap?: number },
   amount: Amount | null,
   material: Material | null,
+  library: Library,
 ): FormulaDocument {
   const line = { moment: 'pot' as const, inLye: true, ...fat }
   const grams = amount && gramsOf(amount, material)
   const starts = document.fats.length === 0
   if (document.size.by === 'lines' || (starts && grams !== null)) {
-    const others = fatGrams(document).reduce((sum, value) => sum + value, 0)
+    const others = fatWeights(document).reduce((sum, value) => sum + value, 0)
     const share = amount?.kind === 'share' ? amount.share : null
     const weight =
       grams ?? (share !== null && share < 1 && others > 0 ? (share / (1 - share)) * others : null)
@@ -42,7 +51,7 @@ function addFat(
       fats: [...document.fats, { ...line, grams: weight === null ? null : tidy(weight) }],
     }
   }
-  const size = document.size.grams ?? 0
+  const size = sizeOfOils(document, library)
   const share =
     amount?.kind === 'share' ? amount.share : grams !== null && size > 0 ? grams / size : null
   return {
@@ -56,15 +65,17 @@ export function addMaterial(
   document: FormulaDocument,
   material: Material,
   amount: Amount | null,
+  library: Library,
 ): FormulaDocument {
-  if (material.kind === 'fat') return addFat(document, { id: material.id }, amount, material)
+  if (material.kind === 'fat')
+    return addFat(document, { id: material.id }, amount, material, library)
   const share = amount?.kind === 'share' ? amount.share : null
   if (material.kind === 'liquid')
     return {
       ...document,
       liquids: [
         ...document.liquids,
-        { id: material.id, share: share ?? 0.5, moment: 'oils', way: 'poured' },
+        { id: material.id, share: share ?? 0.5, moment: material.moment, way: material.way },
       ],
     }
   const grams = amount && gramsOf(amount, material)
@@ -73,12 +84,11 @@ export function addMaterial(
     additives: [
       ...document.additives,
       grams !== null
-        ? { id: material.id, grams: tidy(grams), amount: undefined, carrier: null }
+        ? { id: material.id, grams: tidy(grams), carrier: null }
         : {
             id: material.id,
             rate: share ?? material.usualRate,
             of: 'oils',
-            amount: undefined,
             carrier: null,
           },
     ],
@@ -111,14 +121,15 @@ export function addOwnFat(
   name: string,
   sap: number,
   amount: Amount | null,
+  library: Library,
 ): FormulaDocument {
-  return addFat(document, { id: `own-${idFrom(name)}`, name, sap }, amount, null)
+  return addFat(document, { id: `own-${idFrom(name)}`, name, sap }, amount, null, library)
 }
 
 /** Gives what is still missing from 100 % (or takes what is too much) to one fat; never below nothing. */
 export function giveRemaining(document: FormulaDocument, index: number): FormulaDocument {
   const line = document.fats[index]
-  if (!line || document.size.by !== 'oils') return document
+  if (!line || document.size.by === 'lines') return document
   const share = tidy(Math.max(0, (line.share ?? 0) + 1 - sumOfShares(document)))
   return {
     ...document,
@@ -127,8 +138,8 @@ export function giveRemaining(document: FormulaDocument, index: number): Formula
 }
 
 /** Turns shares of a size into grams of each fat. The weights stay what they were. */
-export function toGrams(document: FormulaDocument): FormulaDocument {
-  const grams = fatGrams(document)
+export function toGrams(document: FormulaDocument, library: Library): FormulaDocument {
+  const grams = fatGrams(document, library)
   return {
     ...document,
     size: { by: 'lines' },
@@ -141,8 +152,8 @@ export function toGrams(document: FormulaDocument): FormulaDocument {
 
 /** Turns grams of each fat into shares of their sum. The weights stay what they were. */
 export function toShares(document: FormulaDocument): FormulaDocument {
-  if (document.size.by === 'oils') return document
-  const grams = fatGrams(document)
+  if (document.size.by !== 'lines') return document
+  const grams = fatWeights(document)
   const oils = grams.reduce((sum, value) => sum + value, 0)
   return {
     ...document,
@@ -154,21 +165,43 @@ export function toShares(document: FormulaDocument): FormulaDocument {
   }
 }
 
+/** A size so many times as large; bars stay whole, a mould is filled further. */
+function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocument['size'] {
+  const times = (value: number | null) => (value === null ? null : tidy(value * factor))
+  switch (size.by) {
+    case 'oils':
+    case 'batter':
+      return { ...size, grams: times(size.grams) }
+    case 'bars':
+      return {
+        ...size,
+        count: size.count === null ? null : Math.max(1, Math.round(size.count * factor)),
+      }
+    case 'fattyMatter':
+      return { ...size, batterGrams: times(size.batterGrams) }
+    case 'mould':
+      return { ...size, fill: times(size.fill) }
+    case 'lines':
+      return size
+  }
+}
+
 /** Multiplies the whole formula; shares and rates stay, weights scale. */
 export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
-  const times = (grams: number | null | undefined) => (grams == null ? grams : tidy(grams * factor))
+  const times = <T extends { grams?: number | null; amount?: MeasuredAmount }>(line: T): T => ({
+    ...line,
+    ...(line.grams == null ? {} : { grams: tidy(line.grams * factor) }),
+    ...(line.amount && line.amount.unit !== 'tsp/kg-oils'
+      ? { amount: { ...line.amount, value: tidy((line.amount.value ?? 0) * factor) } }
+      : {}),
+  })
   return {
     ...document,
-    size:
-      document.size.by === 'oils'
-        ? { by: 'oils', grams: times(document.size.grams) ?? null }
-        : document.size,
-    fats: document.fats.map((fat) =>
-      fat.grams == null ? fat : { ...fat, grams: times(fat.grams) },
-    ),
-    additives: document.additives.map((additive) =>
-      additive.grams == null ? additive : { ...additive, grams: times(additive.grams) },
-    ),
+    size: scaleSize(document.size, factor),
+    fats: document.fats.map(times),
+    additives: document.additives.map(times),
+    scents: document.scents.map(times),
+    parts: document.parts.map((part) => ({ ...part, additives: part.additives.map(times) })),
   }
 }
 

@@ -1,6 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import { fatGrams } from './compute'
+import { fatWeights } from './compute'
 
 /** The bar's picture: the colour of the soap, the colour of its wave, and where the wave runs (0–1, from its name). */
 export interface Face {
@@ -38,12 +38,12 @@ export function scentColour(id: string): string {
 
 /** The face by which a formula and its batches are recognised, from its own oils, colours and scents. */
 export function faceOf(document: FormulaDocument, library: Library): Face {
-  const grams = fatGrams(document)
-  const sum = grams.reduce((part, value) => part + value, 0)
+  const weights = fatWeights(document)
+  const sum = weights.reduce((part, value) => part + value, 0)
   const oils = document.fats.reduce<Rgb>(
     (colour, fat, index) => {
       const own = rgb(library.fats.get(fat.id)?.colour ?? '#cbbf9f')
-      return colour.map((part, at) => part + (own[at]! * grams[index]!) / (sum || 1)) as Rgb
+      return colour.map((part, at) => part + (own[at]! * weights[index]!) / (sum || 1)) as Rgb
     },
     sum > 0 ? [0, 0, 0] : cream,
   )

@@ -1,5 +1,6 @@
 import type { Fault } from '#contracts/faults'
-import type { FormulaDocument } from '#contracts/formula'
+import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 import { computeFormula, shareTolerance, sumOfShares } from './compute'
 
@@ -41,12 +42,14 @@ function checkFats(document: FormulaDocument, library: Library, add: Add) {
       within(add, `${path}.grams`, line.grams, 0, 1_000_000)
     } else {
       if (line.grams != null)
-        add(`${path}.grams`, 'With size by "oils" every fat has a share, not grams.')
+        add(
+          `${path}.grams`,
+          'Every fat has a share here, not grams; grams go with size by "lines".',
+        )
       within(add, `${path}.share`, line.share, 0, 1)
     }
   })
-  if (document.size.by === 'oils') {
-    within(add, 'size.grams', document.size.grams, 1, 1_000_000)
+  if (!byLines) {
     const sum = sumOfShares(document)
     const complete = document.fats.every((line) => line.share != null)
     if (document.fats.length && complete && Math.abs(sum - 1) > shareTolerance)
@@ -57,6 +60,35 @@ function checkFats(document: FormulaDocument, library: Library, add: Add) {
     !document.fats.some((line) => line.grams! > 0)
   )
     add('fats', 'At least one fat must weigh more than nothing.')
+}
+
+function checkSize({ size }: FormulaDocument, add: Add) {
+  const grams = (path: string, value: number | null) => within(add, path, value, 1, 1_000_000)
+  const millimetres = (path: string, value: number | null) => within(add, path, value, 1, 5000)
+  switch (size.by) {
+    case 'lines':
+      return
+    case 'oils':
+    case 'batter':
+      return grams('size.grams', size.grams)
+    case 'bars':
+      within(add, 'size.count', size.count, 1, 100_000)
+      return within(add, 'size.grams', size.grams, 1, 10_000)
+    case 'fattyMatter':
+      grams('size.batterGrams', size.batterGrams)
+      return within(add, 'size.share', size.share, 0.05, 0.95)
+    case 'mould':
+      within(add, 'size.fill', size.fill, 0.05, 1)
+      if (size.mould.shape === 'cavities') {
+        within(add, 'size.mould.count', size.mould.count, 1, 10_000)
+        return within(add, 'size.mould.millilitres', size.mould.millilitres, 1, 100_000)
+      }
+      millimetres('size.mould.depthMm', size.mould.depthMm)
+      if (size.mould.shape === 'cylinder')
+        return millimetres('size.mould.diameterMm', size.mould.diameterMm)
+      millimetres('size.mould.lengthMm', size.mould.lengthMm)
+      return millimetres('size.mould.widthMm', size.mould.widthMm)
+  }
 }
 
 function checkLiquids(document: FormulaDocument, library: Library, add: Add) {
@@ -73,24 +105,71 @@ function checkLiquids(document: FormulaDocument, library: Library, add: Add) {
     )
 }
 
-function checkExtras(document: FormulaDocument, library: Library, add: Add) {
-  document.additives.forEach((line, index) => {
-    const path = `additives[${index}]`
+type Measured = Pick<ScentLine, 'rate' | 'of' | 'grams' | 'amount'>
+
+/** An extra says how much in exactly one way. */
+function checkMeasure(path: string, line: Measured, most: number, needsOf: boolean, add: Add) {
+  const ways = [line.rate, line.grams, line.amount].filter((value) => value != null).length
+  if (ways === 0 && line.rate === null) return add(`${path}.rate`, 'This needs a number.')
+  if (ways === 0 && line.grams === null) return add(`${path}.grams`, 'This needs a number.')
+  if (ways !== 1) return add(path, 'Give exactly one of a rate (with "of"), grams, or an amount.')
+  if (line.rate != null) {
+    within(add, `${path}.rate`, line.rate, 0, most)
+    if (needsOf && !line.of)
+      add(`${path}.of`, 'A rate needs to say what it is a rate of: "oils" or "batter".')
+  } else if (line.of) add(`${path}.of`, '"of" goes with a rate.')
+  if (line.grams != null) within(add, `${path}.grams`, line.grams, 0, 1_000_000)
+  if (line.amount) within(add, `${path}.amount.value`, line.amount.value, 0, 1_000_000)
+}
+
+function checkAdditives(
+  document: FormulaDocument,
+  lines: AdditiveLine[],
+  where: string,
+  library: Library,
+  add: Add,
+) {
+  lines.forEach((line, index) => {
+    const path = `${where}[${index}]`
     if (!library.additives.has(line.id)) add(`${path}.id`, `No additive is called "${line.id}".`)
-    const ways = [line.rate, line.grams].filter((value) => value != null).length
-    if (ways !== 1) add(path, 'Give exactly one of a rate (with "of") or grams.')
-    if (line.rate != null) {
-      within(add, `${path}.rate`, line.rate, 0, 2)
-      if (!line.of) add(`${path}.of`, 'A rate needs to say what it is a rate of: "oils".')
-    } else if (line.of) add(`${path}.of`, '"of" goes with a rate.')
-    if (line.grams != null) within(add, `${path}.grams`, line.grams, 0, 1_000_000)
+    checkMeasure(path, line, 2, true, add)
+    if (!line.carrier) return
+    const { carrier } = line
+    within(add, `${path}.carrier.ratio`, carrier.ratio, 0.1, 20)
+    if (!library.fats.has(carrier.id))
+      add(`${path}.carrier.id`, `No fat is called "${carrier.id}".`)
+    else if (carrier.from === 'formula' && !document.fats.some((fat) => fat.id === carrier.id))
+      add(`${path}.carrier.id`, `The formula has no "${carrier.id}" to take the oil from.`)
   })
+}
+
+function checkExtras(document: FormulaDocument, library: Library, add: Add) {
+  checkAdditives(document, document.additives, 'additives', library, add)
   document.scents.forEach((line, index) => {
     const path = `scents[${index}]`
-    within(add, `${path}.rate`, line.rate, 0, 0.5)
+    checkMeasure(path, line, 0.5, false, add)
     if (line.maxOfBar != null && (line.maxOfBar <= 0 || line.maxOfBar > 1))
       add(`${path}.maxOfBar`, 'This must be more than 0 and at most 1.')
   })
+}
+
+function checkParts(document: FormulaDocument, library: Library, add: Add) {
+  document.parts.forEach((part, index) => {
+    const path = `parts[${index}]`
+    within(add, `${path}.share`, part.share, 0.001, 1)
+    if (part.water) checkWater(part.water, `${path}.water.value`, add)
+    checkAdditives(document, part.additives, `${path}.additives`, library, add)
+  })
+  const sum = document.parts.reduce((whole, part) => whole + (part.share ?? 0), 0)
+  if (document.parts.length && Math.abs(sum - 1) > shareTolerance)
+    add('parts', `The shares of the parts must sum to 1; they sum to ${Number(sum.toFixed(6))}.`)
+}
+
+const waterRanges = { ratio: [0.1, 20], strength: [0.05, 0.9], shareOfOils: [0.01, 3] } as const
+
+function checkWater(water: FormulaDocument['water'], path: string, add: Add) {
+  const [low, high] = waterRanges[water.held]
+  within(add, path, water.value, low, high)
 }
 
 function checkLyeAndWater(document: FormulaDocument, add: Add) {
@@ -101,9 +180,19 @@ function checkLyeAndWater(document: FormulaDocument, add: Add) {
   within(add, 'alkali.kohPurity', alkali.kohPurity, 0.8, 1)
   if (alkali.solutionStrength != null)
     within(add, 'alkali.solutionStrength', alkali.solutionStrength, 0.1, 0.55)
-  const range = { ratio: [0.1, 20], strength: [0.05, 0.9], shareOfOils: [0.01, 3] }
-  const [low, high] = range[document.water.held] as [number, number]
-  within(add, 'water.value', document.water.value, low, high)
+  checkWater(document.water, 'water.value', add)
+  within(add, 'iceShare', document.iceShare, 0, 1)
+}
+
+/** A ready-mixed lye must leave water to weigh, or none; never less. */
+function checkSolution(path: string, water: FormulaResult['water'], add: Add) {
+  if (water.weighed >= -1e-9) return
+  add(
+    path,
+    Number.isFinite(water.smallestRatio)
+      ? `The ready-mixed lye alone brings more water than this; the smallest ratio that works is ${Number(water.smallestRatio!.toFixed(4))}.`
+      : 'The ready-mixed lye brings water, but the other liquids leave no room for any.',
+  )
 }
 
 /**
@@ -114,18 +203,24 @@ export function faultsInFormula(document: FormulaDocument, library: Library): Fa
   const faults: Fault[] = []
   const add: Add = (path, says) => faults.push({ path, says })
   checkFats(document, library, add)
+  checkSize(document, add)
   checkLiquids(document, library, add)
   checkExtras(document, library, add)
+  checkParts(document, library, add)
   checkLyeAndWater(document, add)
   if (faults.length === 0) {
-    const { water } = computeFormula(document, library)
-    if (water.weighed < -1e-9)
-      add(
-        'water.value',
-        Number.isFinite(water.smallestRatio)
-          ? `The ready-mixed lye alone brings more water than this; the smallest ratio that works is ${Number(water.smallestRatio!.toFixed(4))}.`
-          : 'The ready-mixed lye brings water, but the other liquids leave no room for any.',
-      )
+    const { water, oils, carriers, fats, parts } = computeFormula(document, library)
+    if (!(oils > 0)) add('size', 'What is given in grams is already more than this size.')
+    for (const carrier of carriers) {
+      const there = fats.reduce((sum, fat) => sum + (fat.id === carrier.id ? fat.grams : 0), 0)
+      if (carrier.from === 'formula' && carrier.grams > there)
+        add('additives', `Dispersing takes more ${carrier.name} than the formula has.`)
+    }
+    checkSolution('water.value', water, add)
+    parts.forEach((part, index) => {
+      const path = document.parts[index]!.water ? `parts[${index}].water.value` : 'water.value'
+      if (water.weighed >= -1e-9) checkSolution(path, part.result.water, add)
+    })
   }
   return faults
 }

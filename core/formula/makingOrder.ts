@@ -37,10 +37,24 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
     result.scents
       .filter((scent) => scent.moment === moment)
       .map(({ id, name, grams }) => ({ id, name, grams, substance: 'scent' }))
+  /** What dispersing takes out of a fat; only one line of each fat gives it, the first in the pot. */
+  const takenFor = (id: string, moment: string) => {
+    const giver = result.fats.find((fat) => fat.id === id)
+    if (giver?.moment !== moment) return 0
+    return result.carriers.reduce(
+      (sum, carrier) => sum + (carrier.from === 'formula' && carrier.id === id ? carrier.grams : 0),
+      0,
+    )
+  }
   const fats = (moment: string): WeighLine[] =>
     result.fats
       .filter((fat) => fat.moment === moment)
-      .map(({ id, name, grams }) => ({ id, name, grams, substance: 'fat' as const }))
+      .map(({ id, name, grams }) => ({
+        id,
+        name,
+        grams: grams - takenFor(id, moment),
+        substance: 'fat' as const,
+      }))
       .sort(
         (a, b) =>
           firmness[library.fats.get(a.id)?.stateAt20 ?? 'liquid'] -
@@ -60,6 +74,13 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
   if (lye.koh > 0)
     lyeLines.push({ id: 'koh', name: 'Potassium hydroxide', substance: 'lye', grams: lye.koh })
 
+  const carriers: WeighLine[] = result.carriers.map(({ id, name, grams }) => ({
+    id: `${id}-to-disperse`,
+    name,
+    grams,
+    substance: 'fat',
+    note: 'to disperse in',
+  }))
   const groups: WeighGroup[] = [
     {
       title: 'Water',
@@ -92,6 +113,11 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
       title: 'Fats',
       how: 'Hard ones first, melted until just clear; the liquid oils then cool them.',
       lines: [...fats('pot')],
+    },
+    {
+      title: 'To disperse colours in',
+      how: 'Stir them smooth in this oil before the lye is made.',
+      lines: carriers,
     },
     {
       title: 'Into the oils',

@@ -5,7 +5,8 @@ import { naohPerKoh } from '../chemistry/elements'
 import { superfatAsWeighed } from '../chemistry/superfat'
 import type { Library } from '../materials/library'
 import { waysFrom } from '../water/ways'
-import { additiveGrams, computeFormula, fatGrams } from './compute'
+import { computeFormula, fatGrams } from './compute'
+import { documentOfPart, sumOfPots } from './parts'
 
 /** What a scale can show of a formula, and what superfat those weights really have. */
 export interface OnScale {
@@ -43,6 +44,8 @@ export function secondOpinion(
   const fats = result.fats.map(({ grams, sap }) => ({ grams, sap }))
   for (const liquid of result.liquids)
     fats.push({ grams: liquid.fatGrams, sap: library.liquids.get(liquid.id)?.fatSap ?? 0 })
+  for (const { id, grams, from } of result.carriers)
+    if (from === 'extra') fats.push({ grams, sap: library.fats.get(id)?.sap.typical ?? 0 })
   const superfat = superfatAsWeighed({
     fats,
     acids: result.additives.flatMap(({ id, grams }) => {
@@ -58,34 +61,44 @@ export function secondOpinion(
   return { superfat, agrees: Math.abs(superfat - forward) < agreement }
 }
 
-/** The document with every fat and additive set to what the scale can weigh of it. */
-function inScaleSteps(document: FormulaDocument, library: Library, scale: number): FormulaDocument {
-  const { oils } = computeFormula(document, library)
-  const grams = fatGrams(document)
-  return {
+/** The document with every fat, additive and scent set to what the scale can weigh of it. */
+function inScaleSteps(
+  document: FormulaDocument,
+  library: Library,
+  grams: number[],
+  scale: number,
+): FormulaDocument {
+  const byLines: FormulaDocument = {
     ...document,
     size: { by: 'lines' },
-    fats: document.fats.map((line, index) => ({
+    fats: document.fats.map((line, index) => ({ ...line, share: undefined, grams: grams[index]! })),
+  }
+  const exact = computeFormula(byLines, library)
+  const weighed = { rate: undefined, of: undefined, amount: undefined }
+  return {
+    ...byLines,
+    fats: byLines.fats.map((line) => ({ ...line, grams: nearest(line.grams!, scale) })),
+    additives: document.additives.map((line, index) => ({
       ...line,
-      share: undefined,
-      grams: nearest(grams[index]!, scale),
+      ...weighed,
+      grams: nearest(exact.additives[index]!.grams, scale),
     })),
-    additives: document.additives.map((line) => ({
+    scents: document.scents.map((line, index) => ({
       ...line,
-      rate: undefined,
-      of: undefined,
-      grams: nearest(additiveGrams(line, oils), scale),
+      ...weighed,
+      grams: nearest(exact.scents[index]!.grams, scale),
     })),
   }
 }
 
-/**
- * A formula as a scale of a given resolution can weigh it: fats, acids and liquids to the nearest step, the lye worked
- * out again from them and rounded *down*, the water from that lye.
- * @param scale resolution, g, above 0
- */
-export function onScale(document: FormulaDocument, library: Library, scale: number): OnScale {
-  const exact = computeFormula(inScaleSteps(document, library, scale), library)
+/** One pot as the scale can weigh it. */
+function potOnScale(
+  document: FormulaDocument,
+  library: Library,
+  grams: number[],
+  scale: number,
+): FormulaResult {
+  const exact = computeFormula(inScaleSteps(document, library, grams, scale), library)
   const { naohPurity, kohPurity, solutionStrength } = document.alkali
 
   const naoh = down(exact.lye.naoh, scale)
@@ -110,19 +123,27 @@ export function onScale(document: FormulaDocument, library: Library, scale: numb
       sum + fatGrams * naohPerGramOfFat(library.liquids.get(id)?.fatSap ?? 0),
     0,
   )
-  const demand = exact.lye.fullFatDemand + milkFatDemand
+  const carriers = exact.carriers.map((carrier) => ({
+    ...carrier,
+    grams: nearest(carrier.grams, scale),
+  }))
+  const extra = carriers.filter(({ from }) => from === 'extra')
+  const extraDemand = extra.reduce(
+    (sum, { id, grams }) => sum + grams * naohPerGramOfFat(library.fats.get(id)?.sap.typical ?? 0),
+    0,
+  )
+  const demand = exact.lye.fullFatDemand + milkFatDemand + extraDemand
   const superfat = demand > 0 ? 1 - (pureAsNaoh - exact.lye.acidDemand) / demand : 0
 
   const weighed = nearest(exact.water.weighed, scale)
   const inSolution = solution === null ? 0 : solution - pureNaoh
   const content = weighed + inSolution + liquids.reduce((sum, liquid) => sum + liquid.waterGrams, 0)
   const lyeGrams = pureNaoh + pureKoh
-  const scents = exact.scents.map((scent) => ({ ...scent, grams: nearest(scent.grams, scale) }))
-  const portions = [...exact.fats, ...liquids, ...exact.additives, ...scents]
-  const result: FormulaResult = {
+  const portions = [...exact.fats, ...liquids, ...exact.additives, ...extra, ...exact.scents]
+  return {
     ...exact,
     liquids,
-    scents,
+    carriers,
     lye: { ...exact.lye, naoh, koh, solution, pureNaoh, pureKoh, pureAsNaoh },
     water: {
       ...exact.water,
@@ -139,6 +160,30 @@ export function onScale(document: FormulaDocument, library: Library, scale: numb
       (solution ?? 0) +
       weighed,
   }
+}
+
+/**
+ * A formula as a scale of a given resolution can weigh it: fats, acids and liquids to the nearest step, the lye worked
+ * out again from them and rounded *down*, the water from that lye. A divided batter is rounded pot by pot, and the batch
+ * is their sum.
+ * @param scale resolution, g, above 0
+ */
+export function onScale(document: FormulaDocument, library: Library, scale: number): OnScale {
+  const grams = fatGrams(document, library)
+  const pots = document.parts.map((part) => ({
+    name: part.name,
+    share: part.share ?? 0,
+    result: potOnScale(
+      documentOfPart(document, part),
+      library,
+      grams.map((fat) => fat * (part.share ?? 0)),
+      scale,
+    ),
+  }))
+  const result = pots.length
+    ? sumOfPots(document, pots)
+    : potOnScale(document, library, grams, scale)
+  const superfat = result.superfat.total
   return {
     result,
     scale,

@@ -2,6 +2,7 @@ import { additives, type Additive } from './additives'
 import type { Fat } from './fat'
 import { hardFats } from './hardFats'
 import { liquidOils } from './liquidOils'
+import { rareOils } from './rareOils'
 import { liquids, type Liquid } from './liquids'
 
 export type Material = Fat | Liquid | Additive
@@ -17,7 +18,9 @@ const byId = <T extends { id: string }>(list: T[]) => new Map(list.map((item) =>
 
 /** The library that ships with Mantle. */
 export const library: Library = {
-  fats: byId([...liquidOils, ...hardFats].sort((a, b) => a.name.localeCompare(b.name, 'en'))),
+  fats: byId(
+    [...liquidOils, ...hardFats, ...rareOils].sort((a, b) => a.name.localeCompare(b.name, 'en')),
+  ),
   liquids: byId(liquids),
   additives: byId(additives),
 }

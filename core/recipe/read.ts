@@ -74,10 +74,10 @@ function readPiece(text: string, library: Library): RecipeLine {
   const [best] = findMaterials(library, name)
   if (lye && best?.kind !== 'additive')
     return line(lye[1], 1.5, null, lye[1] === 'koh' ? 'Potassium hydroxide' : 'Sodium hydroxide')
+  if (waterWords.test(name)) return line('water', 1, null, 'Water')
   if (scentWords.test(name)) return line('scent', 0.95)
   if (best?.kind === 'fat') return line('fat', best.density.value, best.id, best.name)
   if (best?.kind === 'liquid') return line('liquid', 1, best.id, best.name)
-  if (waterWords.test(name)) return line('water', 1, null, 'Water')
   if (best) return line('additive', 1, best.id, best.name)
   return {
     ...line('unknown', 1),

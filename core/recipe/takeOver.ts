@@ -41,7 +41,7 @@ export function documentOf(
       })),
     additives: pick('additive')
       .filter((line) => of(line) > 0)
-      .map((line) => ({ id: line.id!, grams: tidy(of(line)), amount: undefined, carrier: null })),
+      .map((line) => ({ id: line.id!, grams: tidy(of(line)), carrier: null })),
     scents: pick('scent')
       .filter((line) => of(line) > 0 && oils > 0)
       .map((line) => ({

@@ -16,7 +16,6 @@ const document: FormulaDocument = {
     id,
     rate: 0.01,
     of: 'oils' as const,
-    amount: undefined,
     carrier: null,
   })),
   scents: ['fir', 'smoke'].map((id) => ({

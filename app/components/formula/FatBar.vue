@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { FormulaDocument } from '#contracts/formula'
-import { fatGrams } from '#core/formula/compute'
+import { fatWeights } from '#core/formula/compute'
 import { library } from '#core/materials/library'
 
 /** A formula's fats as one thin bar in their colours, with their names. */
 const { document } = defineProps<{ document: FormulaDocument }>()
 const parts = computed(() => {
-  const grams = fatGrams(document)
+  const grams = fatWeights(document)
   const sum = grams.reduce((total, value) => total + value, 0)
   return document.fats
     .map((fat, index) => ({

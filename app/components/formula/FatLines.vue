@@ -72,7 +72,7 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
         <button
           type="button"
           class="link ml-1 font-medium"
-          @click="change(byShare ? toGrams(document) : toShares(document))"
+          @click="change(byShare ? toGrams(document, library) : toShares(document))"
         >
           {{ byShare ? 'by weight' : 'by share' }}
         </button>

@@ -46,7 +46,7 @@ const choices = computed<Choice[]>(() => {
     key: `${material.kind} ${material.id}`,
     says: `${material.name}${of}`,
     also: kinds[material.kind],
-    act: () => change(addMaterial(document.value, material, amount)),
+    act: () => change(addMaterial(document.value, material, amount, library)),
   }))
   const known = [...knownScents.value.values()]
     .filter((scent) => (scent.name ?? scent.id).toLowerCase().startsWith(name.toLowerCase()))
@@ -94,7 +94,7 @@ function choose(choice: Choice | null) {
   if (input.value) input.value.$el.value = ''
 }
 function addOwn(sap: number | null) {
-  if (sap) change(addOwnFat(document.value, ownName.value, sap, ownAmount))
+  if (sap) change(addOwnFat(document.value, ownName.value, sap, ownAmount, library))
 }
 defineExpose({ focus: () => input.value?.$el.focus() })
 </script>

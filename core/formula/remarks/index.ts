@@ -6,6 +6,7 @@ import { castorHeavy } from './castorHeavy'
 import { lacticStrength } from './lacticStrength'
 import { lauricHeavy } from './lauricHeavy'
 import { lyeJugBelowFloor } from './lyeJugBelowFloor'
+import { partTooDry } from './partTooDry'
 import { rancidSoon } from './rancidSoon'
 import type { Rule } from './rule'
 import { scentAboveMaximum } from './scentAboveMaximum'
@@ -24,6 +25,7 @@ export const rules: Rule[] = [
   waterBelowFloor,
   lyeJugBelowFloor,
   solutionTooWatery,
+  partTooDry,
   sharesNotWhole,
   scentAboveMaximum,
   waterNarrow,

@@ -25,7 +25,14 @@ const solution = (solutionStrength: number, value: number): Partial<FormulaDocum
   ...ratio(value),
 })
 const lactic = (id: string): Partial<FormulaDocument> => ({
-  additives: [{ id, rate: 0.01, of: 'oils', amount: undefined, carrier: null }],
+  additives: [{ id, rate: 0.01, of: 'oils', carrier: null }],
+})
+
+const parts = (value: number): Partial<FormulaDocument> => ({
+  parts: [
+    { name: 'pale', share: 0.5, water: { held: 'ratio', value }, scent: true, additives: [] },
+    { name: 'dark', share: 0.5, scent: true, additives: [] },
+  ],
 })
 
 /** Each remark: a formula that raises it, and one near it that does not. */
@@ -44,6 +51,7 @@ const cases: Record<string, [raises: FormulaDocument, near: FormulaDocument]> = 
   'solution-too-watery': [formula(plain, solution(0.35, 1.7)), formula(plain, solution(0.35, 1.9))],
   'superfat-negative': [formula(plain, { superfat: -0.01 }), formula(plain, { superfat: 0 })],
   'superfat-high': [formula(plain, { superfat: 0.14 }), formula(plain, { superfat: 0.11 })],
+  'part-too-dry-0': [formula(plain, parts(0.8)), formula(plain, parts(1.1))],
   'scent-above-maximum': [formula(plain, scent(0.04, 0.03)), formula(plain, scent(0.034, 0.03))],
   'lauric-heavy': [formula({ olive: 0.6, coconut: 0.4 }), formula({ olive: 0.65, coconut: 0.35 })],
   'castor-heavy': [formula({ olive: 0.8, castor: 0.2 }), formula({ olive: 0.9, castor: 0.1 })],
@@ -85,6 +93,30 @@ describe('every remark', () => {
     const remark = found(formula({ coconut: 1 })).find((item) => item.id === 'lauric-heavy')!
     expect(remark.fix!.patch).toEqual([{ path: ['superfat'], value: 0.2 }])
     expect(ids(formula({ coconut: 1 }, { use: 'laundry' }))).not.toContain('lauric-heavy')
+  })
+
+  it('a blend reaches its maximum before any of its scents does', () => {
+    const blend = (rate: number) =>
+      formula(plain, {
+        scents: ['fir', 'smoke'].map((id) => ({
+          id,
+          name: id,
+          rate,
+          of: 'oils',
+          moment: 'trace',
+          maxOfBar: 0.03,
+        })),
+      })
+    expect(ids(blend(0.016))).not.toContain('scent-above-maximum')
+    expect(ids(blend(0.02))).toContain('scent-above-maximum')
+    const [remark] = found(blend(0.02))
+    const mended = applyPatch(blend(0.02), remark!.fix!.patch)
+    expect(ids(mended)).not.toContain('scent-above-maximum')
+    const total = computeFormula(mended, library).scents.reduce(
+      (sum, one) => sum + one.shareOfBar,
+      0,
+    )
+    expect(total).toBeCloseTo(0.03, 3)
   })
 
   it('a fix leaves the formula it came from as it was', () => {

@@ -3,7 +3,7 @@ import type { Rule } from './rule'
 
 /** The shares of the fats do not add up to the whole. */
 export const sharesNotWhole: Rule = ({ document, say }) => {
-  if (document.size.by !== 'oils' || document.fats.length === 0) return null
+  if (document.size.by === 'lines' || document.fats.length === 0) return null
   const sum = sumOfShares(document)
   if (Math.abs(sum - 1) <= shareTolerance) return null
   const over = sum > 1

@@ -1,0 +1,158 @@
+import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula'
+import type { FattyAcid, FormulaResult, Portion } from '#contracts/result'
+import { waysFrom } from '../water/ways'
+import { driestWaterShare, total } from './pot'
+
+const portion = (line: AdditiveLine, share: number): AdditiveLine => ({
+  ...line,
+  grams: line.grams == null ? line.grams : line.grams * share,
+  amount:
+    line.amount && line.amount.unit !== 'tsp/kg-oils'
+      ? { ...line.amount, value: (line.amount.value ?? 0) * share }
+      : line.amount,
+})
+
+/**
+ * A part as a formula of its own: its share of everything, its own water, its own extras besides the common ones, and the
+ * scent unless it goes without. A scent's rate stays a rate of the part's own oils.
+ */
+export function documentOfPart(document: FormulaDocument, part: PartLine): FormulaDocument {
+  const share = part.share ?? 0
+  const scented = document.parts.filter(({ scent }) => scent)
+  const scentedShare = total(scented.map((line) => line.share ?? 0))
+  const scentShare = part.scent && scentedShare > 0 ? share / scentedShare : 0
+  return {
+    ...document,
+    name: `${document.name}, ${part.name}`,
+    parts: [],
+    water: part.water ?? document.water,
+    additives: [...document.additives.map((line) => portion(line, share)), ...part.additives],
+    scents: part.scent
+      ? document.scents.map((line) => ({
+          ...line,
+          grams: line.grams == null ? line.grams : line.grams * scentShare,
+          amount: line.amount && {
+            ...line.amount,
+            value: (line.amount.value ?? 0) * (line.amount.unit === 'tsp/kg-oils' ? 1 : scentShare),
+          },
+        }))
+      : [],
+  }
+}
+
+/** Adds portions of the same thing over the pots; the rest of each is that of the first. */
+function sumPortions<T extends Portion>(lists: T[][], add: (sum: T, one: T) => T): T[] {
+  const sums = new Map<string, T>()
+  for (const one of lists.flat()) {
+    const key = `${one.id} ${'moment' in one ? String(one.moment) : ''} ${'from' in one ? String(one.from) : ''}`
+    const before = sums.get(key)
+    sums.set(key, before ? add(before, one) : one)
+  }
+  return [...sums.values()]
+}
+
+/**
+ * The batch as the sum of its pots. Fats are added line by line, everything else by what it is; water and superfat of
+ * the whole follow from the sums.
+ */
+export function sumOfPots(
+  document: FormulaDocument,
+  pots: { name: string; share: number; result: FormulaResult }[],
+): FormulaResult {
+  const results = pots.map(({ result }) => result)
+  const first = results[0]!
+  const add = (pick: (result: FormulaResult) => number) => total(results.map(pick))
+  const oils = add((result) => result.oils)
+  const fats = first.fats.map((fat, index) => {
+    const grams = add((result) => result.fats[index]!.grams)
+    return {
+      ...fat,
+      grams,
+      share: oils > 0 ? grams / oils : 0,
+      naohDemand: add((result) => result.fats[index]!.naohDemand),
+    }
+  })
+  const pureNaoh = add((result) => result.lye.pureNaoh)
+  const pureKoh = add((result) => result.lye.pureKoh)
+  const pure = pureNaoh + pureKoh
+  const content = add((result) => result.water.content)
+  const acidDemand = add((result) => result.lye.acidDemand)
+  const pureAsNaoh = add((result) => result.lye.pureAsNaoh)
+  const demandOf = ({ lye, superfat }: FormulaResult) =>
+    superfat.total < 1 ? (lye.pureAsNaoh - lye.acidDemand) / (1 - superfat.total) : 0
+  const demand = add(demandOf)
+  const batter = add((result) => result.batter)
+  const longDried = add((result) => result.longDried)
+  const scents = sumPortions(
+    results.map((result) => result.scents),
+    (sum, one) => ({ ...sum, grams: sum.grams + one.grams }),
+  )
+  /** The maximum holds for every bar, so what counts is the part with the most of it. */
+  const most = (id: string) =>
+    Math.max(
+      ...results.map(({ scents: list }) => list.find((scent) => scent.id === id)?.shareOfBar ?? 0),
+    )
+  const fattyAcids: Partial<Record<FattyAcid, number>> = first.fattyAcids
+  return {
+    ...first,
+    oils,
+    fats,
+    liquids: sumPortions(
+      results.map((result) => result.liquids),
+      (sum, one) => ({
+        ...sum,
+        grams: sum.grams + one.grams,
+        waterGrams: sum.waterGrams + one.waterGrams,
+        fatGrams: sum.fatGrams + one.fatGrams,
+      }),
+    ),
+    additives: sumPortions(
+      results.map((result) => result.additives),
+      (sum, one) => ({
+        ...sum,
+        grams: sum.grams + one.grams,
+        naohTaken: sum.naohTaken + one.naohTaken,
+        estimated: sum.estimated || one.estimated,
+      }),
+    ),
+    scents: scents.map((scent) => ({ ...scent, shareOfBar: most(scent.id) })),
+    carriers: sumPortions(
+      results.map((result) => result.carriers),
+      (sum, one) => ({ ...sum, grams: sum.grams + one.grams }),
+    ),
+    parts: pots,
+    lye: {
+      pureAsNaoh,
+      fullFatDemand: add((result) => result.lye.fullFatDemand),
+      acidDemand,
+      pureNaoh,
+      pureKoh,
+      naoh: add((result) => result.lye.naoh),
+      koh: add((result) => result.lye.koh),
+      solution: first.lye.solution === null ? null : add((result) => result.lye.solution ?? 0),
+    },
+    water: {
+      held: document.water.held,
+      ...(pure > 0 && content > 0
+        ? waysFrom(content / pure, pure, oils)
+        : { ratio: 0, strength: 0, shareOfOils: 0 }),
+      content,
+      weighed: add((result) => result.water.weighed),
+      ice: add((result) => result.water.ice),
+      inSolution: add((result) => result.water.inSolution),
+      ratioInLye: Math.min(...results.map((result) => result.water.ratioInLye)),
+      smallestRatio:
+        first.water.smallestRatio === null
+          ? null
+          : Math.max(...results.map((result) => result.water.smallestRatio ?? 0)),
+    },
+    superfat: {
+      asked: first.superfat.asked,
+      total: demand > 0 ? 1 - (pureAsNaoh - acidDemand) / demand : 0,
+    },
+    batter,
+    longDried: Math.min(longDried, (batter - content) / (1 - driestWaterShare)),
+    fattyMatter: add((result) => result.fattyMatter),
+    fattyAcids,
+  }
+}

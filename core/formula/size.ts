@@ -1,0 +1,77 @@
+import type { FormulaDocument, Mould } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
+import type { Library } from '../materials/library'
+import { batterMillilitres } from './volume'
+
+/** Water left in a bar when long dried, the mean at half humidity: 0.05 + 0.1·0.5 (docs/science.md, drying). */
+export const driedWaterShare = 0.1
+
+/** g of a result's bars together when long dried: all but the water, over what stays. */
+export function driedGrams(result: FormulaResult): number {
+  return Math.min(result.batter, (result.batter - result.water.content) / (1 - driedWaterShare))
+}
+
+/** ml that a mould takes when full to its depth. Missing measures count as nothing. */
+export function mouldMillilitres(mould: Mould): number {
+  switch (mould.shape) {
+    case 'box':
+      return ((mould.lengthMm ?? 0) * (mould.widthMm ?? 0) * (mould.depthMm ?? 0)) / 1000
+    case 'cylinder':
+      return (Math.PI * ((mould.diameterMm ?? 0) / 2) ** 2 * (mould.depthMm ?? 0)) / 1000
+    case 'cavities':
+      return (mould.count ?? 0) * (mould.millilitres ?? 0)
+  }
+}
+
+interface Target {
+  value: number
+  of: (result: FormulaResult) => number
+}
+
+/** What the size wants, and the figure of a result that has to meet it; null when oils are given outright. */
+function targetOf(document: FormulaDocument, library: Library): Target | null {
+  const { size } = document
+  switch (size.by) {
+    case 'batter':
+      return { value: size.grams ?? 0, of: (result) => result.batter }
+    case 'bars':
+      return { value: (size.count ?? 0) * (size.grams ?? 0), of: driedGrams }
+    case 'fattyMatter':
+      return {
+        value: (size.batterGrams ?? 0) * (size.share ?? 0),
+        of: (result) => result.fattyMatter,
+      }
+    case 'mould':
+      return {
+        value: mouldMillilitres(size.mould) * (size.fill ?? 0),
+        of: (result) => batterMillilitres(result, library),
+      }
+    default:
+      return null
+  }
+}
+
+/**
+ * g of oils for which a formula meets its size. Every weight is affine in the oils (shares and rates grow with them,
+ * grams stay), so two evaluations give the exact answer. Where water is held as a share of the oils beside acids in
+ * grams the density of the lye shifts a little; a second pair of evaluations beside the first answer settles that.
+ * @returns 0 when what is given in grams is already more than the size
+ */
+export function oilsForSize(
+  document: FormulaDocument,
+  library: Library,
+  weigh: (oils: number) => FormulaResult,
+): number {
+  const { size } = document
+  if (size.by === 'oils') return size.grams ?? 0
+  const target = targetOf(document, library)
+  if (!target || target.value <= 0) return 0
+  const line = (low: number, high: number) => {
+    const atLow = target.of(weigh(low))
+    const slope = (target.of(weigh(high)) - atLow) / (high - low)
+    return slope > 0 ? low + (target.value - atLow) / slope : 0
+  }
+  const first = line(target.value * 0.5, target.value)
+  if (!(first > 0)) return 0
+  return Math.max(0, line(first, first * 1.001))
+}
