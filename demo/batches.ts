@@ -83,7 +83,11 @@ export const demoBatches: DemoBatch[] = [
   usual('Market Rose', 40, 16),
   usual('Boatyard Scrub', 34, 21),
   usual('Quiet Olive', 29, 18, { notes: [[28, 'Cut at 18 hours: clean.']] }),
+  usual('Tide Pool', 23, 17, {
+    notes: [[22, 'Three shades, hardly any ash. The dark one took a day longer.']],
+  }),
   usual('Hostel Bar', 18, 23),
+  usual('Night Ferry', 14, 16),
   usual('Oat & Buttermilk', 11, 18),
   usual('Estuary Hands', 6, 14),
   usual('Plain Tallow', 2, 23),

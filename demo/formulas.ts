@@ -14,6 +14,9 @@ interface Told {
   extras?: Record<string, number>
   milk?: [id: string, share: number]
   purity?: number
+  size?: FormulaDocument['size']
+  parts?: FormulaDocument['parts']
+  method?: Partial<FormulaDocument['method']>
   notes?: string
   /** Days before the demo was loaded that it was last changed. */
   changed: number
@@ -31,7 +34,9 @@ function documentOf(told: Told): FormulaDocument {
     ...blank,
     use: told.use ?? 'body',
     notes: told.notes ?? '',
-    size: { by: 'oils', grams: told.oils },
+    size: told.size ?? { by: 'oils', grams: told.oils },
+    parts: told.parts ?? [],
+    method: { ...blank.method, ...told.method },
     superfat: told.superfat ?? 0.05,
     alkali: { ...blank.alkali, naohPurity: told.purity ?? 0.985 },
     water: told.water ?? { held: 'ratio', value: 2.2 },
@@ -183,6 +188,73 @@ const told: Told[] = [
     water: { held: 'strength', value: 0.33 },
     scents: [['Orange & pitch', 0.015, 0.03]],
     changed: 75,
+  },
+  {
+    name: 'Tide Pool',
+    oils: 1500,
+    shares: { olive: 0.55, coconut: 0.25, shea: 0.15, castor: 0.05 },
+    superfat: 0.05,
+    water: { held: 'ratio', value: 1.9 },
+    size: {
+      by: 'mould',
+      mould: { shape: 'box', lengthMm: 350, widthMm: 85, depthMm: 75 },
+      fill: 0.95,
+    },
+    parts: [
+      {
+        name: 'pale',
+        share: 0.34,
+        water: { held: 'ratio', value: 1.3 },
+        scent: true,
+        additives: [],
+      },
+      {
+        name: 'mid',
+        share: 0.33,
+        water: { held: 'ratio', value: 1.9 },
+        scent: true,
+        additives: [],
+      },
+      {
+        name: 'dark',
+        share: 0.33,
+        water: { held: 'ratio', value: 2.6 },
+        scent: true,
+        additives: [],
+      },
+    ],
+    method: { pattern: 'layers', gel: 'force' },
+    notes: 'No colour at all: the three waters gel differently. Blend every pot for the same time.',
+    changed: 2,
+  },
+  {
+    name: 'Night Ferry',
+    oils: 1600,
+    shares: { olive: 0.45, coconut: 0.25, lard: 0.25, castor: 0.05 },
+    superfat: 0.05,
+    size: { by: 'bars', count: 16, grams: 105 },
+    scents: [
+      ['Fir & smoke', 0.015, 0.035],
+      ['Bay & pepper', 0.01, 0.02],
+    ],
+    parts: [
+      { name: 'deck', share: 0.6, scent: true, additives: [] },
+      {
+        name: 'smoke',
+        share: 0.4,
+        scent: false,
+        additives: [
+          {
+            id: 'activated-charcoal',
+            amount: { value: 1, unit: 'tsp/kg-oils' },
+            carrier: { id: 'olive', ratio: 3, from: 'formula' },
+          },
+        ],
+      },
+    ],
+    method: { pattern: 'in-pot-swirl' },
+    notes: 'Charcoal rubbed into olive first, or it speckles.',
+    changed: 7,
   },
   {
     name: 'Market Rose',

@@ -1,12 +1,5 @@
-import type { MeasuredAmount } from '#contracts/formula'
 import { millilitresPer } from '../units/measures'
-
-interface Measured {
-  rate?: number | null
-  of?: 'oils' | 'batter'
-  grams?: number | null
-  amount?: MeasuredAmount
-}
+import type { Measure } from './measure'
 
 const millilitresOf = {
   ml: 1,
@@ -21,7 +14,7 @@ const millilitresOf = {
  * @param oils g of the pot's fats
  * @param batter g of the whole pot
  */
-export function lineGrams(line: Measured, density: number, oils: number, batter: number): number {
+export function lineGrams(line: Measure, density: number, oils: number, batter: number): number {
   if (line.grams != null) return line.grams
   if (line.rate != null) return line.rate * (line.of === 'batter' ? batter : oils)
   if (!line.amount) return 0
@@ -33,7 +26,7 @@ export function lineGrams(line: Measured, density: number, oils: number, batter:
 }
 
 /** Says whether any line is a share of the batter, itself included. */
-export const usesBatter = (lines: Measured[]) =>
+export const usesBatter = (lines: Measure[]) =>
   lines.some((line) => line.of === 'batter' && line.rate != null)
 
 /** g/ml of a scent: about 0.95; citrus oils are lighter, 0.85. */

@@ -39,7 +39,7 @@ describe('typing what goes in', () => {
     expect(typed('40 g honey').additives[0]).toMatchObject({ id: 'honey', grams: 40 })
     const olive = { ...typed('olive 100%') }
     const amount = readTypedLine('Fir & smoke 3.2%', library)!.amount
-    expect(addScent(olive, 'Fir & smoke', amount, library).scents[0]).toMatchObject({
+    expect(addScent(olive, 'Fir & smoke', amount).scents[0]).toMatchObject({
       id: 'fir-and-smoke',
       name: 'Fir & smoke',
       rate: 0.032,
@@ -72,7 +72,6 @@ describe('what a formula shows', () => {
     typed('rose clay', typed('citric acid', typed('coconut 30%', typed('olive 70%')))),
     'Rain',
     null,
-    library,
   )
   const result = computeFormula(document, library)
 

@@ -10,6 +10,9 @@ import { idFrom } from './typedLine'
  * leaves the document as it is.
  */
 
+/** Measures that a document can hold as they are said. */
+const amountUnits = ['tsp', 'tbsp', 'ml', 'drop'] as const
+
 const tidy = (value: number) => Number(value.toFixed(6))
 
 /** g per ml to take when only a volume is given: oils about 0.92, scents 0.95. */
@@ -60,6 +63,20 @@ function addFat(
   }
 }
 
+/** How much of an extra, in the words it was typed in: grams, spoons and drops, or a share of the oils. */
+function measureOf(amount: Amount | null, usualRate: number) {
+  if (amount?.kind === 'grams') return { grams: tidy(amount.grams) }
+  if (amount?.kind === 'millilitres') {
+    const unit = amountUnits.find((known) => known === amount.said.unit)
+    return {
+      amount: unit
+        ? { value: tidy(amount.said.value), unit }
+        : { value: tidy(amount.millilitres), unit: 'ml' as const },
+    }
+  }
+  return { rate: tidy(amount?.share ?? usualRate), of: 'oils' as const }
+}
+
 /** Adds a material that was typed or picked, by its amount or, for additives, its usual rate. */
 export function addMaterial(
   document: FormulaDocument,
@@ -78,39 +95,26 @@ export function addMaterial(
         { id: material.id, share: share ?? 0.5, moment: material.moment, way: material.way },
       ],
     }
-  const grams = amount && gramsOf(amount, material)
   return {
     ...document,
     additives: [
       ...document.additives,
-      grams !== null
-        ? { id: material.id, grams: tidy(grams), carrier: null }
-        : {
-            id: material.id,
-            rate: share ?? material.usualRate,
-            of: 'oils',
-            carrier: null,
-          },
+      { id: material.id, ...measureOf(amount, material.usualRate), carrier: null },
     ],
   }
 }
 
-/** Adds a scent by name; grams become a share of the oils. */
+/** Adds a scent by name; 3 % of the oils unless it says how much. */
 export function addScent(
   document: FormulaDocument,
   name: string,
   amount: Amount | null,
-  library: Library,
 ): FormulaDocument {
-  const { oils } = computeFormula(document, library)
-  const grams = amount && gramsOf(amount, null)
-  const rate =
-    amount?.kind === 'share' ? amount.share : grams !== null && oils > 0 ? grams / oils : 0.03
   return {
     ...document,
     scents: [
       ...document.scents,
-      { id: idFrom(name), name, rate: tidy(rate), of: 'oils', moment: 'trace' },
+      { id: idFrom(name), name, ...measureOf(amount, 0.03), moment: 'trace' },
     ],
   }
 }

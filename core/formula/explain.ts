@@ -107,7 +107,13 @@ function explainWater(document: FormulaDocument, result: FormulaResult, say: Spe
             label: 'Share of oils, held',
             sum: `${say.mass(result.oils)} × ${say.number(value, 4)}`,
           }
-  const lines = [{ ...wanted, value: `${say.number(water.content, 3)} g` }]
+  const lines = result.parts.length
+    ? result.parts.map(({ name, result: pot }) => ({
+        label: `Pot "${name}"`,
+        sum: `${say.number(pot.lye.pureNaoh + pot.lye.pureKoh, 3)} g pure lye × ${say.number(pot.water.ratio, 3)}`,
+        value: `${say.number(pot.water.content, 3)} g`,
+      }))
+    : [{ ...wanted, value: `${say.number(water.content, 3)} g` }]
   if (water.inSolution > 0)
     lines.push({
       label: 'Comes with the ready-mixed lye',
@@ -132,7 +138,8 @@ function explainWater(document: FormulaDocument, result: FormulaResult, say: Spe
 }
 
 function explainBatter(result: FormulaResult, say: Speaker): Explanation {
-  const all = [...result.liquids, ...result.additives, ...result.scents]
+  const extra = result.carriers.filter(({ from }) => from === 'extra')
+  const all = [...result.liquids, ...result.additives, ...extra, ...result.scents]
   return {
     title: 'Batter in the pot',
     lines: [

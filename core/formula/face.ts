@@ -1,4 +1,4 @@
-import type { FormulaDocument } from '#contracts/formula'
+import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula'
 import type { Library } from '../materials/library'
 import { fatWeights } from './compute'
 
@@ -15,6 +15,10 @@ const hex = (colour: Rgb) =>
   `#${colour.map((part) => Math.round(part).toString(16).padStart(2, '0')).join('')}`
 const mix = (a: Rgb, b: Rgb, part: number): Rgb =>
   a.map((value, at) => value + (b[at]! - value) * part) as Rgb
+
+/** A colour so far on the way from one to another, both as #rrggbb. */
+export const mixHex = (from: string, to: string, part: number): string =>
+  hex(mix(rgb(from), rgb(to), part))
 
 /** Soap is far paler than its oils: how much of the oils' colour is left. */
 const cream: Rgb = [246, 239, 222]
@@ -36,8 +40,8 @@ export function scentColour(id: string): string {
   return hex([channel(0), channel(8), channel(4)])
 }
 
-/** The face by which a formula and its batches are recognised, from its own oils, colours and scents. */
-export function faceOf(document: FormulaDocument, library: Library): Face {
+/** The colour of the plain soap: its oils, made paler. */
+function soapColour(document: FormulaDocument, library: Library): Rgb {
   const weights = fatWeights(document)
   const sum = weights.reduce((part, value) => part + value, 0)
   const oils = document.fats.reduce<Rgb>(
@@ -47,15 +51,46 @@ export function faceOf(document: FormulaDocument, library: Library): Face {
     },
     sum > 0 ? [0, 0, 0] : cream,
   )
-  const base = mix(cream, oils, oilTint)
-  const tint = document.additives
-    .map((line) => library.additives.get(line.id))
-    .find((additive) => additive?.tints)
+  return mix(cream, oils, oilTint)
+}
+
+const tintIn = (lines: AdditiveLine[], library: Library) =>
+  lines.map((line) => library.additives.get(line.id)).find((additive) => additive?.tints)
+
+/**
+ * The colour of a part in the bar: its own colourant if it has one, else the soap's own colour. Uncoloured parts differ by
+ * their water: with little of it a part gels less and stays pale, with much it comes out darker.
+ */
+export function partColour(document: FormulaDocument, part: PartLine, library: Library): string {
+  const base = hex(soapColour(document, library))
+  const tint = tintIn(part.additives, library)
+  if (tint) return mixHex(base, tint.colour, 0.8)
+  if (!part.water) return base
+  const ratio = part.water.held === 'ratio' ? (part.water.value ?? 2) : 2
+  const depth = Math.max(0, Math.min(1, (ratio - 1.2) / 1.8))
+  return depth < 0.4
+    ? mixHex(base, '#ffffff', (0.4 - depth) * 1.1)
+    : mixHex(base, '#6b5630', (depth - 0.4) * 0.75)
+}
+
+/** The face by which a formula and its batches are recognised, from its own oils, colours, scents and pots. */
+export function faceOf(document: FormulaDocument, library: Library): Face {
+  const lift = (hash(document.name) % 100) / 100
+  const [first, ...others] = document.parts
+  const last = others.at(-1)
+  if (first && last)
+    return {
+      base: partColour(document, first, library),
+      wave: partColour(document, last, library),
+      lift,
+    }
+  const base = soapColour(document, library)
+  const tint = tintIn(document.additives, library)
   const scent = document.scents[0]
   const wave = tint
     ? mix(base, rgb(tint.colour), 0.75)
     : scent
       ? mix(base, rgb(scentColour(scent.id)), 0.55)
       : mix(base, [90, 80, 40], 0.22)
-  return { base: hex(base), wave: hex(wave), lift: (hash(document.name) % 100) / 100 }
+  return { base: hex(base), wave: hex(wave), lift }
 }

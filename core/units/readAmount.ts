@@ -3,7 +3,7 @@ import { gramsPer, millilitresPer } from './measures'
 /** An amount as somebody wrote it. */
 export type Amount =
   | { kind: 'grams'; grams: number }
-  | { kind: 'millilitres'; millilitres: number }
+  | { kind: 'millilitres'; millilitres: number; said: { value: number; unit: string } }
   | { kind: 'share'; share: number }
 
 const spellings: Record<string, string[]> = {
@@ -60,6 +60,7 @@ function amountOf(value: number, unit: string): Amount {
   return {
     kind: 'millilitres',
     millilitres: value * millilitresPer[unit as keyof typeof millilitresPer],
+    said: { value, unit },
   }
 }
 

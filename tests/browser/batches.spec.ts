@@ -9,7 +9,7 @@ test('the shelf says what is due, and it can be answered in place', async ({ pag
   await due.getByRole('button', { name: 'Mark as cut' }).click()
   await page.getByRole('dialog').getByLabel('Bars').last().fill('21')
   await page.getByRole('button', { name: 'It is cut' }).click()
-  await expect(page.getByText('Fir & Smoke 33 is cut into 21 bars.')).toBeVisible()
+  await expect(page.getByText('Fir & Smoke 35 is cut into 21 bars.')).toBeVisible()
   await expect(due.getByText('Unmould and cut Fir & Smoke')).toBeHidden()
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(due.getByText('Unmould and cut Fir & Smoke')).toBeVisible()
@@ -17,7 +17,7 @@ test('the shelf says what is due, and it can be answered in place', async ({ pag
 
 test('bars climb from plank to plank and leave from the mantle', async ({ page }) => {
   await page.goto('/rack')
-  await expect(page.getByText('190 bars drying, 10 batches')).toBeVisible()
+  await expect(page.getByText('223 bars drying, 12 batches')).toBeVisible()
   await page
     .getByRole('region', { name: 'Mantle: ready' })
     .getByRole('button', { name: /Wardrobe Block 24/ })

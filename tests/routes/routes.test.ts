@@ -99,10 +99,10 @@ describe('what is not right answers 4xx with a path and a sentence', () => {
       'document.fats[0].share',
     ],
     [
-      'parts, not built yet',
+      'a part without a name',
       { revision: 0, document: olive('X', { parts: [{}] }) },
       422,
-      'document.parts',
+      'document.parts[0].name',
     ],
     ['no JSON', '{"revision":', 400, ''],
     ['a list', [], 422, ''],

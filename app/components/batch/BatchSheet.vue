@@ -11,7 +11,13 @@ const { say, settings } = storeToRefs(useWorkshop())
 
 const library = computed(() => libraryOf(batch.frozen))
 const onSheet = computed(() => onScale(batch.frozen.document, library.value, settings.value.scale))
-const groups = computed(() => makingOrder(onSheet.value.result, library.value))
+/** Pots with water of their own have lye of their own: then the table of pots says how much, and not the whole. */
+const lyeByPot = computed(() => batch.frozen.document.parts.some((part) => part.water))
+const groups = computed(() =>
+  makingOrder(onSheet.value.result, library.value).filter(
+    ({ title }) => !(lyeByPot.value && (title === 'Water' || title === 'Lye')),
+  ),
+)
 const agrees = computed(() => onSheet.value.secondOpinion.agrees)
 const method = computed(() => batch.frozen.document.method)
 const gel = {
@@ -108,7 +114,7 @@ const safety = [
             :class="line.substance === 'lye' ? 'text-stop' : ''"
             :data-testid="`weigh-${line.id}`"
           >
-            {{ say.mass(line.grams) }}
+            {{ line.note }} {{ say.mass(line.grams) }}
           </td>
           <td
             class="w-40 py-1 pl-4 text-sm whitespace-nowrap text-ink-3 max-sm:hidden print:table-cell"
@@ -118,6 +124,11 @@ const safety = [
         </tr>
       </tbody>
     </table>
+    <PotTable
+      v-if="agrees && onSheet.result.parts.length"
+      :parts="onSheet.result.parts"
+      :whole="onSheet.result"
+    />
     <p class="mt-2 text-[12.5px] text-ink-2">
       Lye rounded down to the scale's {{ settings.scale }} g and checked by a second, separate
       calculation. NaOH taken as {{ say.percent(batch.frozen.document.alkali.naohPurity) }} pure.

@@ -1,5 +1,8 @@
 <script setup lang="ts">
+import type { AdditiveMoment, ScentLine } from '#contracts/formula'
+import { lineGrams, scentDensity } from '#core/formula/amounts'
 import { scentColour } from '#core/formula/face'
+import { sayAs, waysToMeasure, type Measure } from '#core/formula/measure'
 import { library } from '#core/materials/library'
 
 const { document, result, change, put } = useFormulaEditor()
@@ -47,11 +50,13 @@ const liquidEntries = (index: number) => [
 ]
 const additiveEntries = (index: number) => [
   ...Object.entries(additiveMoments)
-    .filter(([moment]) => moment !== result.value.additives[index]?.moment)
+    .filter(([moment]) => moment !== additiveMoment(index))
     .map(([moment, says]) => ({
       says: `Add it ${says}`,
       act: () => put(['additives', index, 'moment'], moment),
     })),
+  ...carrierEntries(index),
+  ...measureEntries('additives', index),
   removal('additives', index),
 ]
 const scentEntries = (index: number) => [
@@ -59,14 +64,94 @@ const scentEntries = (index: number) => [
   document.value.scents[index]!.moment === 'trace'
     ? { says: 'Add it to the oils', act: () => put(['scents', index, 'moment'], 'oils') }
     : { says: 'Add it at trace', act: () => put(['scents', index, 'moment'], 'trace') },
+  ...measureEntries('scents', index),
   removal('scents', index),
 ]
-/** The moment, when it is not the material's usual one. */
+/** The moment and the dispersing oil, where they are not what goes without saying. */
 function additiveAlso(index: number) {
-  const additive = result.value.additives[index]
-  return additive && additive.moment !== library.additives.get(additive.id)?.moment
-    ? additiveMoments[additive.moment]
-    : undefined
+  const line = document.value.additives[index]!
+  const words = []
+  const moment = additiveMoment(index)
+  if (moment !== library.additives.get(line.id)?.moment) words.push(additiveMoments[moment])
+  if (line.carrier) words.push(`in ${line.carrier.ratio ?? 0} parts oil`)
+  return words.join(', ') || undefined
+}
+function additiveMoment(index: number): AdditiveMoment {
+  const line = document.value.additives[index]!
+  return line.moment ?? library.additives.get(line.id)?.moment ?? 'trace'
+}
+
+type Extra = 'additives' | 'scents'
+const densityOf = (kind: Extra, index: number) => {
+  const line = document.value[kind][index]!
+  return kind === 'additives'
+    ? (library.additives.get(line.id)?.density ?? 1)
+    : scentDensity((line as ScentLine).name ?? line.id)
+}
+/** What a common extra weighs over all pots; a part's own share of the same material is not in it. */
+const gramsOf = (kind: Extra, index: number) => {
+  const { oils, batter, parts } = result.value
+  const line = document.value[kind][index]!
+  if (!parts.length || kind === 'additives')
+    return lineGrams(line, densityOf(kind, index), oils, batter)
+  return result.value.scents.find(({ id }) => id === line.id)?.grams ?? 0
+}
+function weightOf(kind: Extra, index: number) {
+  const estimate = document.value[kind][index]!.amount ? '≈ ' : ''
+  return estimate + say.value.massFigure(gramsOf(kind, index))
+}
+function remeasure(kind: Extra, index: number, measure: Measure) {
+  put([kind, index], { ...document.value[kind][index]!, ...measure })
+}
+const measureEntries = (kind: Extra, index: number) => {
+  const { oils, batter } = result.value
+  return waysToMeasure.map((way) => ({
+    says: `Say it as ${way.says}`,
+    act: () =>
+      remeasure(
+        kind,
+        index,
+        sayAs(way.id, gramsOf(kind, index), densityOf(kind, index), oils, batter),
+      ),
+  }))
+}
+/** Colours that want oil: where that oil comes from decides the superfat. */
+const carrierEntries = (index: number) => {
+  const line = document.value.additives[index]!
+  const disperse = library.additives.get(line.id)?.disperse
+  const carrierOf = (from: 'formula' | 'extra') => {
+    const liquid = document.value.fats.find(
+      (fat) => library.fats.get(fat.id)?.stateAt20 === 'liquid',
+    )
+    return { id: liquid?.id ?? 'sunflower', ratio: disperse?.ratio ?? 2, from }
+  }
+  if (disperse?.in !== 'oil' && !line.carrier) return []
+  return [
+    ...(line.carrier?.from !== 'formula' && document.value.fats.length
+      ? [
+          {
+            says: 'Disperse in oil of the formula',
+            act: () => put(['additives', index, 'carrier'], carrierOf('formula')),
+          },
+        ]
+      : []),
+    ...(line.carrier?.from !== 'extra'
+      ? [
+          {
+            says: 'Disperse in extra oil',
+            act: () => put(['additives', index, 'carrier'], carrierOf('extra')),
+          },
+        ]
+      : []),
+    ...(line.carrier
+      ? [
+          {
+            says: 'No oil to disperse in',
+            act: () => put(['additives', index, 'carrier'], null),
+          },
+        ]
+      : []),
+  ]
 }
 function scentAlso(index: number) {
   const scent = document.value.scents[index]!
@@ -117,52 +202,39 @@ function scentAlso(index: number) {
   >
     <div class="flex justify-between px-3 pt-2 pb-1">
       <h2>{{ document.additives.length ? 'Extras and scent' : 'Scent' }}</h2>
-      <span class="text-[12.5px] text-ink-3">share of oils</span>
+      <span class="text-[12.5px] text-ink-3">weight</span>
     </div>
     <ul>
       <LineRow
         v-for="(line, index) in document.additives"
         :key="index"
         :colour="library.additives.get(line.id)?.colour ?? '#6f8f86'"
-        :name="result.additives[index]?.name ?? ''"
+        :name="library.additives.get(line.id)?.name ?? line.id"
         :also="additiveAlso(index)"
-        :weight="say.massFigure(result.additives[index]?.grams ?? 0)"
+        :weight="weightOf('additives', index)"
         :entries="additiveEntries(index)"
       >
-        <NumberField
-          v-if="line.grams != null || (line.rate === undefined && line.grams === null)"
-          kind="mass"
-          :label="`${result.additives[index]?.name}, weight`"
-          :model-value="line.grams ?? null"
-          :min="0"
-          @update:model-value="put(['additives', index, 'grams'], $event)"
-        />
-        <NumberField
-          v-else
-          kind="percent"
-          :label="`${result.additives[index]?.name}, share of oils`"
-          :model-value="line.rate ?? null"
-          :min="0"
-          :max="2"
-          @update:model-value="put(['additives', index, 'rate'], $event)"
+        <MeasureField
+          :label="library.additives.get(line.id)?.name ?? line.id"
+          :line="line"
+          :most="2"
+          @measure="remeasure('additives', index, $event)"
         />
       </LineRow>
       <LineRow
         v-for="(line, index) in document.scents"
         :key="index"
         :colour="scentColour(line.id)"
-        :name="result.scents[index]?.name ?? ''"
+        :name="line.name ?? line.id"
         :also="scentAlso(index)"
-        :weight="say.massFigure(result.scents[index]?.grams ?? 0)"
+        :weight="weightOf('scents', index)"
         :entries="scentEntries(index)"
       >
-        <NumberField
-          kind="percent"
-          :label="`${result.scents[index]?.name}, share of oils`"
-          :model-value="line.rate"
-          :min="0"
-          :max="0.5"
-          @update:model-value="put(['scents', index, 'rate'], $event)"
+        <MeasureField
+          :label="line.name ?? line.id"
+          :line="line"
+          :most="0.5"
+          @measure="remeasure('scents', index, $event)"
         />
       </LineRow>
     </ul>

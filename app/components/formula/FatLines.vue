@@ -6,7 +6,7 @@ import { library } from '#core/materials/library'
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
-const byShare = computed(() => document.value.size.by === 'oils')
+const byShare = computed(() => document.value.size.by !== 'lines')
 const sum = computed(() => sumOfShares(document.value))
 const open = computed(() => 1 - sum.value)
 const whole = computed(() => !byShare.value || Math.abs(open.value) <= shareTolerance)

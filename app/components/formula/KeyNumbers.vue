@@ -2,10 +2,21 @@
 import { usualBars } from '#core/rack/cure'
 import type { Figure } from '#core/formula/explain'
 
-const { document, result, put } = useFormulaEditor()
+const { document, result } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
 
+const options = ref(false)
+const lyeWords = computed(() => {
+  const { naohPurity, solutionStrength, kohShare } = document.value.alkali
+  const soda =
+    solutionStrength === null
+      ? `NaOH ${say.value.percent(naohPurity)} pure`
+      : `solution, ${say.value.percent(solutionStrength)} NaOH`
+  const ice =
+    document.value.iceShare > 0 ? `, ${say.value.percent(document.value.iceShare)} ice` : ''
+  return `${soda}${kohShare > 0 ? `, ${say.value.percent(kohShare)} potash` : ''}${ice}`
+})
 const bars = computed(() => usualBars(result.value.batter))
 const lye = computed(() => result.value.lye)
 const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
@@ -35,21 +46,15 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
       <div v-if="lye.koh > 0" class="figure font-semibold">
         and {{ say.massDown(lye.koh) }} potash
       </div>
-      <label class="mt-0.5 flex items-center gap-1.5 text-sm text-ink-2">
-        NaOH
-        <NumberField
-          kind="percent"
-          label="Purity of the sodium hydroxide"
-          class="w-[64px]"
-          quiet
-          :min="0.8"
-          :max="1"
-          :step="0.005"
-          :model-value="document.alkali.naohPurity"
-          @update:model-value="$event !== null && put(['alkali', 'naohPurity'], $event)"
-        />
-        pure
-      </label>
+      <button
+        type="button"
+        class="figure mt-0.5 text-sm text-ink-2 underline underline-offset-3"
+        aria-haspopup="dialog"
+        @click="options = true"
+      >
+        {{ lyeWords }}
+      </button>
+      <LyeOptions v-model="options" />
     </div>
     <div class="border-b border-line-2 px-4 py-2">
       <div class="flex items-center justify-between gap-2 text-sm text-ink-2">

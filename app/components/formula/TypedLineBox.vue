@@ -56,7 +56,7 @@ const choices = computed<Choice[]>(() => {
       says: `${scent.name ?? scent.id}${of}`,
       also: 'scent you have used',
       act: () => {
-        const next = addScent(document.value, scent.name ?? scent.id, amount, library)
+        const next = addScent(document.value, scent.name ?? scent.id, amount)
         const added = next.scents.at(-1)!
         change({
           ...next,
@@ -69,7 +69,7 @@ const choices = computed<Choice[]>(() => {
       key: 'scent',
       says: `“${name}”${of}`,
       also: 'as a scent',
-      act: () => change(addScent(document.value, name, amount, library)),
+      act: () => change(addScent(document.value, name, amount)),
     },
     {
       key: 'own',

@@ -116,7 +116,7 @@ const errorId = useId()
           : 'field',
         big ? 'py-1 text-[18px] font-semibold' : 'py-[3px]',
       ]"
-      :style="{ paddingRight: suffix ? `${14 + suffix.length * (big ? 8 : 8)}px` : undefined }"
+      :style="{ paddingRight: suffix ? `${14 + suffix.length * 9}px` : undefined }"
       @input="onInput"
       @blur="onBlur"
       @focus="($event.target as HTMLInputElement).select()"

@@ -41,17 +41,6 @@ function fix(remark: Remark) {
 }
 const setUse = (event: Event) =>
   editor.put(['use'], (event.target as HTMLSelectElement).value as Use)
-const size = computed(() =>
-  document.value.size.by === 'oils' ? document.value.size.grams : result.value.oils,
-)
-
-/** By share the size is a number of its own; by weight a new size scales every line. */
-function setSize(grams: number | null) {
-  if (document.value.size.by === 'oils') editor.put(['size', 'grams'], grams)
-  else if (grams && result.value.oils > 0)
-    editor.change(scaleFormula(document.value, grams / result.value.oils), 'size')
-}
-
 async function duplicate() {
   try {
     const copy = await formulas.create({
@@ -79,8 +68,21 @@ async function remove() {
     toasts.show(sentenceOf(error), { bad: true })
   }
 }
+/** Two pots to begin with: shares, water and colours are then the maker's. */
+function divide() {
+  const pot = (name: string) => ({ name, share: 0.5, scent: true, additives: [] })
+  const { method } = document.value
+  editor.change({
+    ...document.value,
+    parts: [pot('pale'), pot('dark')],
+    method: { ...method, pattern: method.pattern === 'plain' ? 'layers' : method.pattern },
+  })
+}
 const entries = computed(() => [
   { says: 'Duplicate', act: () => void duplicate() },
+  ...(document.value.parts.length
+    ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
+    : [{ says: 'Divide into pots', act: divide }]),
   { says: 'Halve the size', act: () => editor.change(scaleFormula(document.value, 0.5)) },
   { says: 'Double the size', act: () => editor.change(scaleFormula(document.value, 2)) },
   { says: 'Delete', danger: true, act: () => void remove() },
@@ -125,20 +127,7 @@ const entries = computed(() => [
           <option v-for="use in uses" :key="use" :value="use">{{ useNames[use] }}</option>
         </select>
       </label>
-      <span class="flex items-center gap-1.5">
-        <NumberField
-          kind="mass"
-          label="Weight of all oils"
-          class="w-28"
-          :model-value="size"
-          :min="1"
-          :max="1000000"
-          :step="50"
-          :decimals="1"
-          @update:model-value="setSize"
-        />
-        <span class="text-ink-2">of oils</span>
-      </span>
+      <SizeField />
       <AppMenu label="More for this formula" :entries="entries" />
       <AppButton kind="main" @click="making = true">Make a batch</AppButton>
     </div>
@@ -166,11 +155,12 @@ const entries = computed(() => [
         </RemarkList>
       </div>
     </div>
-    <div class="sheet mt-3.5 grid lg:grid-cols-2">
+    <div class="sheet mt-3.5 grid lg:grid-cols-3">
       <FattyAcidBar
         :acids="result.fattyAcids"
         class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
       />
+      <MethodFields class="border-line-2 max-lg:border-b lg:border-r" />
       <label class="flex flex-col px-4 py-3">
         <h2 class="mb-1.5">Notes</h2>
         <textarea
@@ -181,6 +171,23 @@ const entries = computed(() => [
           @input="editor.put(['notes'], ($event.target as HTMLTextAreaElement).value)"
         />
       </label>
+    </div>
+    <div
+      v-if="document.parts.length || document.method.pattern !== 'plain'"
+      class="sheet mt-3.5 grid lg:grid-cols-[3fr_2fr]"
+    >
+      <PartLines v-if="document.parts.length" class="border-line-2 max-lg:border-b lg:border-r" />
+      <div v-else class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+        <h2 class="mb-1">One pot</h2>
+        <p class="mb-2 text-ink-2">
+          Pots of their own give parts of the batter their own colour, water or scent.
+        </p>
+        <AppButton @click="divide">Divide into pots</AppButton>
+      </div>
+      <div class="px-4 py-3">
+        <h2 class="mb-2">The loaf and the cut bar</h2>
+        <LoafPicture />
+      </div>
     </div>
     <p class="mt-3 text-sm text-ink-2">
       Lye burns. Goggles and gloves on before the lye is opened, lye into water and never water onto

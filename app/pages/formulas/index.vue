@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { StoredFormula } from '#contracts/workshop'
+import { computeFormula } from '#core/formula/compute'
 import { faceOf } from '#core/formula/face'
 import { library } from '#core/materials/library'
 import { useNames } from '~/utils/useNames'
@@ -64,9 +65,7 @@ const entriesOf = (formula: StoredFormula) => [
   { says: 'Delete', danger: true, act: () => attempt(() => formulas.remove(formula)) },
 ]
 const sizeOf = (formula: StoredFormula) => {
-  const { size, fats } = formula.document
-  const grams =
-    size.by === 'oils' ? size.grams : fats.reduce((sum, fat) => sum + (fat.grams ?? 0), 0)
+  const grams = computeFormula(formula.document, library).oils
   return grams ? `${say.value.amount(grams)} of oils` : 'no size yet'
 }
 const search = ref<HTMLInputElement | null>(null)

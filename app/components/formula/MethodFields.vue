@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { patterns, type Pattern } from '#contracts/formula'
+import { celsius, fahrenheit } from '#core/units/measures'
+import { patternNames } from '~/utils/patterns'
+
+/** How it is made: temperatures, gel, pour. */
+const { document, put } = useFormulaEditor()
+const workshop = useWorkshop()
+const metric = computed(() => workshop.settings.units === 'metric')
+const unit = computed(() => (metric.value ? '°C' : '°F'))
+const shown = (degrees: number) => (metric.value ? degrees : Number(fahrenheit(degrees).toFixed(1)))
+function set(key: 'lyeC' | 'oilsC', value: number | null) {
+  if (value !== null) put(['method', key], metric.value ? value : Number(celsius(value).toFixed(2)))
+}
+const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } as const
+</script>
+
+<template>
+  <section class="grid content-start gap-2 px-4 py-3" aria-label="Method">
+    <h2>Method</h2>
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <label class="flex items-center gap-2"
+        >Lye at
+        <NumberField
+          label="Lye temperature"
+          :unit="unit"
+          class="w-20"
+          :decimals="0"
+          :min="shown(0)"
+          :max="shown(100)"
+          :model-value="shown(document.method.lyeC)"
+          @update:model-value="set('lyeC', $event)"
+      /></label>
+      <label class="flex items-center gap-2"
+        >oils at
+        <NumberField
+          label="Oil temperature"
+          :unit="unit"
+          class="w-20"
+          :decimals="0"
+          :min="shown(0)"
+          :max="shown(100)"
+          :model-value="shown(document.method.oilsC)"
+          @update:model-value="set('oilsC', $event)"
+      /></label>
+      <label class="flex items-center gap-2">
+        Gel
+        <select
+          class="field py-1"
+          :value="document.method.gel"
+          @change="put(['method', 'gel'], ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="(says, gel) in gels" :key="gel" :value="gel">{{ says }}</option>
+        </select>
+      </label>
+      <label class="flex items-center gap-2">
+        Pour
+        <select
+          class="field py-1"
+          :value="document.method.pattern"
+          @change="
+            put(['method', 'pattern'], ($event.target as HTMLSelectElement).value as Pattern)
+          "
+        >
+          <option v-for="pattern in patterns" :key="pattern" :value="pattern">
+            {{ patternNames[pattern].says }}
+          </option>
+        </select>
+      </label>
+    </div>
+    <p class="text-sm text-ink-2">
+      {{ patternNames[document.method.pattern].says }}:
+      {{ patternNames[document.method.pattern].wants }}.
+    </p>
+  </section>
+</template>
