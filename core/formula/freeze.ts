@@ -18,10 +18,12 @@ export function freeze(
   overruled: Record<string, string> = {},
 ): Frozen {
   const result = computeFormula(document, library)
-  const used: (Material | undefined)[] = [
+  const extras = [document, ...document.parts].flatMap(({ additives }) => additives)
+  const used: (Material | null | undefined)[] = [
     ...document.fats.map((line) => library.fats.get(line.id)),
     ...document.liquids.map((line) => library.liquids.get(line.id)),
-    ...document.additives.map((line) => library.additives.get(line.id)),
+    ...extras.map((line) => library.additives.get(line.id)),
+    ...extras.map((line) => line.carrier && library.fats.get(line.carrier.id)),
   ]
   const materials = new Map<string, FrozenMaterial>()
   for (const material of used) {

@@ -7,6 +7,7 @@ import { anyFormula } from '../../tests/support/anyFormula'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { faultsInFormula } from './faults'
+import { freeze, libraryOf } from './freeze'
 import { makingOrder } from './makingOrder'
 import { onScale, secondOpinion } from './onScale'
 import { remarksOn } from './remarks'
@@ -233,6 +234,17 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         )
       }),
       { numRuns: 3000 },
+    )
+  })
+
+  it('a frozen formula has every material it needs: it computes the same without the library', () => {
+    fc.assert(
+      fc.property(anyFormula, (document) => {
+        const frozen = freeze(document, library)
+        const again = computeFormula(document, libraryOf(frozen))
+        return JSON.stringify(again) === JSON.stringify(frozen.result)
+      }),
+      { numRuns: 300 },
     )
   })
 

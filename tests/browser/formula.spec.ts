@@ -208,7 +208,6 @@ test('sized by a mould, the batch fills it; by bars, it makes them', async ({ pa
   await expect(page.getByRole('button', { name: /12 bars of 100 g/ })).toBeVisible()
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
   await expect(page.getByRole('button', { name: /Mould of 1,400 ml/ })).toBeVisible()
 })
 
