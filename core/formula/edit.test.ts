@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
 import { speaker } from '../units/say'
+import { formulaAsText } from './asText'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { addMaterial, addOwnFat, addScent, giveRemaining, holdWater } from './edit'
@@ -131,4 +132,19 @@ describe('words for figures', () => {
     expect(speaker().percent(0.0654)).toBe('6.5 %')
     expect(speaker().percent(-0)).toBe('0 %')
   })
+})
+
+it('as text for a question to others it leaves nothing out', () => {
+  const document = typed('castor 5%', typed('coconut 25%', typed('olive 70%')))
+  const text = formulaAsText(document, computeFormula(document, library), speaker())
+  for (const part of [
+    '700.0 g  Olive oil (70 %)',
+    'sodium hydroxide (100 % pure)',
+    'Superfat 5 %',
+    '2.2 : 1',
+    '31.3 % strong',
+    'Lye at 35 °C, oils at 35 °C',
+    'stick blender',
+  ])
+    expect(text).toContain(part)
 })

@@ -29,6 +29,8 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
       await page.getByLabel('The recipe as written').fill('500 g olive oil\n90 g lye\n5 g moss')
     },
   ],
+  ['the materials', (page) => page.goto('/formulas/materials')],
+  ['a formula in pots', (page) => openFormula(page, 'Tide Pool')],
   ['the rack', (page) => page.goto('/rack')],
   [
     'a batch',

@@ -46,6 +46,12 @@ const all = computed<Hit[]>(() => [
     also: 'paste fats, lye and water',
     go: () => router.push('/formulas/check'),
   },
+  {
+    id: 'materials',
+    says: 'Materials',
+    also: 'fats, liquids, extras and their values',
+    go: () => router.push('/formulas/materials'),
+  },
   ...stations.map(({ name, path, key }) => ({
     id: path,
     says: name,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { uses, type Use } from '#contracts/formula'
 import type { Remark } from '#contracts/result'
+import { formulaAsText } from '#core/formula/asText'
 import { scaleFormula } from '#core/formula/edit'
 import type { Figure } from '#core/formula/explain'
 import { useNames } from '~/utils/useNames'
@@ -68,6 +69,17 @@ async function remove() {
     toasts.show(sentenceOf(error), { bad: true })
   }
 }
+/** Everything another maker needs to judge it. */
+async function copyText() {
+  const text = formulaAsText(document.value, result.value, say.value)
+  try {
+    await navigator.clipboard.writeText(text)
+    toasts.show('The formula is copied, with lye strength, temperatures and method.')
+  } catch {
+    download(`${document.value.name}.txt`, text, 'text/plain')
+  }
+}
+
 /** Two pots to begin with: shares, water and colours are then the maker's. */
 function divide() {
   const pot = (name: string) => ({ name, share: 0.5, scent: true, additives: [] })
@@ -83,6 +95,8 @@ const entries = computed(() => [
   ...(document.value.parts.length
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
     : [{ says: 'Divide into pots', act: divide }]),
+  { says: 'Copy as text, to ask others', act: () => void copyText() },
+  { says: 'Export', act: () => exportFormula(document.value) },
   { says: 'Halve the size', act: () => editor.change(scaleFormula(document.value, 0.5)) },
   { says: 'Double the size', act: () => editor.change(scaleFormula(document.value, 2)) },
   { says: 'Delete', danger: true, act: () => void remove() },

@@ -62,7 +62,24 @@ const entriesOf = (formula: StoredFormula) => [
     says: 'Duplicate',
     act: () => attempt(async () => router.push(`/formulas/${await formulas.duplicate(formula)}`)),
   },
+  { says: 'Export', act: () => exportFormula(formula.document) },
   { says: 'Delete', danger: true, act: () => attempt(() => formulas.remove(formula)) },
+]
+const importing = ref(false)
+const allEntries = [
+  { says: 'Import…', act: () => (importing.value = true) },
+  {
+    says: 'Export all',
+    act: () =>
+      download(
+        'formulas.mantle.json',
+        `${JSON.stringify(
+          formulas.list.map(({ document }) => document),
+          null,
+          2,
+        )}\n`,
+      ),
+  },
 ]
 const sizeOf = (formula: StoredFormula) => {
   const grams = computeFormula(formula.document, library).oils
@@ -83,8 +100,10 @@ const search = ref<HTMLInputElement | null>(null)
         placeholder="Find by name, fat, scent or use"
         aria-label="Find a formula"
       />
+      <AppButton to="/formulas/materials">Materials</AppButton>
       <AppButton to="/formulas/check">Check a recipe</AppButton>
       <AppButton kind="main" @click="start">New formula</AppButton>
+      <AppMenu label="More for all formulas" :entries="allEntries" />
     </div>
     <p v-if="formulas.problem" role="alert" class="mb-3 font-semibold text-stop">
       {{ formulas.problem }}
@@ -132,6 +151,7 @@ const search = ref<HTMLInputElement | null>(null)
         />
       </li>
     </ul>
+    <ImportDialog v-model="importing" />
     <AskDialog
       v-if="renaming"
       v-model="renameOpen"

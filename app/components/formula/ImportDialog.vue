@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { library } from '#core/materials/library'
+import { faultsInFormula } from '#core/formula/faults'
+import type { Incoming } from '~/utils/files'
+
+/** Shows what an import will do before it does it. */
+const open = defineModel<boolean>({ required: true })
+const formulas = useFormulas()
+const toasts = useToasts()
+const incoming = ref<Incoming[]>([])
+const busy = ref(false)
+watch(open, () => (incoming.value = []))
+
+async function read(event: Event) {
+  incoming.value = await readFormulaFiles([...((event.target as HTMLInputElement).files ?? [])])
+}
+const usable = computed(() => incoming.value.filter(({ document }) => document))
+const taken = computed(() => new Set(formulas.list.map(({ document }) => document.name)))
+function whatHappens({ document, faults }: Incoming): string {
+  if (!document) return faults.map(({ path, says }) => (path ? `${path}: ${says}` : says)).join(' ')
+  const draft = faultsInFormula(document, library)
+  const name = taken.value.has(document.name)
+    ? `joins as a copy, since a “${document.name}” is here already`
+    : 'joins'
+  return draft.length ? `${name}, as a draft: ${draft[0]!.says}` : name
+}
+async function take() {
+  busy.value = true
+  try {
+    for (const { document } of usable.value)
+      await formulas.create({ ...document!, name: formulas.freeName(document!.name) })
+    toasts.show(
+      `${usable.value.length} ${usable.value.length === 1 ? 'formula' : 'formulas'} joined.`,
+    )
+    open.value = false
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Import formulas" wide>
+    <div class="px-5 py-4">
+      <label class="grid gap-1 font-semibold">
+        Files ending in .mantle.json, or one that holds several
+        <input
+          type="file"
+          multiple
+          accept=".json,application/json"
+          class="field font-normal"
+          @change="read"
+        />
+      </label>
+      <ul
+        v-if="incoming.length"
+        class="mt-4 max-h-[45vh] overflow-y-auto"
+        aria-label="What will happen"
+      >
+        <li
+          v-for="item in incoming"
+          :key="item.file"
+          class="grid gap-x-4 border-t border-line-2 py-2 first:border-t-0 sm:grid-cols-[14rem_1fr]"
+        >
+          <b class="truncate font-[650]">{{ item.document?.name ?? item.file }}</b>
+          <span :class="item.document ? 'text-ink-2' : 'text-stop'">{{ whatHappens(item) }}</span>
+        </li>
+      </ul>
+    </div>
+    <template #actions>
+      <AppButton @click="open = false">Cancel</AppButton>
+      <AppButton kind="main" :disabled="!usable.length || busy" @click="take">
+        {{ usable.length ? `Take ${usable.length}` : 'Take them' }}
+      </AppButton>
+    </template>
+  </AppDialog>
+</template>
