@@ -9,16 +9,18 @@ const formulas = (await (await fetch(`${server.url}/api/formulas`)).json()) as {
   document: { name: string }
 }[]
 const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as { id: string }[]
-const formula = formulas.find(({ document }) => document.name === 'Hostel Bar')!
+const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
 const views: [file: string, path: string, width?: number, height?: number][] = [
   ['shelf', '/'],
   ['formulas', '/formulas'],
-  ['formula', `/formulas/${formula.id}`],
+  ['formula', `/formulas/${idOf('Hostel Bar')}`],
+  ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
+  ['materials', '/formulas/materials'],
   ['check-a-recipe', '/formulas/check'],
   ['batch-sheet', `/batches/${batches[0]!.id}`],
   ['rack', '/rack'],
-  ['formula-phone', `/formulas/${formula.id}`, 390, 844],
+  ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
 ]
 const browser = await chromium.launch({
   executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',

@@ -1,3 +1,4 @@
+import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 
@@ -43,7 +44,10 @@ export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
   return cureRule(lauric >= 0.5 ? 'coconut-rich' : 'most')!
 }
 
-/** Bars to expect of a batter, at about 125 g of fresh soap each; at least one. */
-export function usualBars(batterGrams: number): number {
+/** Bars to expect: as many as the formula is sized for, else the batter at about 125 g of fresh soap each. */
+export function barsOf({ size }: FormulaDocument, batterGrams: number): number {
+  if (size.by === 'bars' && size.count) return Math.max(1, Math.round(size.count))
+  if (size.by === 'mould' && size.mould.shape === 'cavities' && size.mould.count)
+    return Math.max(1, Math.round(size.mould.count))
   return Math.max(1, Math.round(batterGrams / 125))
 }

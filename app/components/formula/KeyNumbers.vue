@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usualBars } from '#core/rack/cure'
+import { barsOf } from '#core/rack/cure'
 import type { Figure } from '#core/formula/explain'
 
 const { document, result } = useFormulaEditor()
@@ -17,7 +17,7 @@ const lyeWords = computed(() => {
     document.value.iceShare > 0 ? `, ${say.value.percent(document.value.iceShare)} ice` : ''
   return `${soda}${kohShare > 0 ? `, ${say.value.percent(kohShare)} potash` : ''}${ice}`
 })
-const bars = computed(() => usualBars(result.value.batter))
+const bars = computed(() => barsOf(document.value, result.value.batter))
 const lye = computed(() => result.value.lye)
 const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
 </script>
@@ -94,7 +94,9 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
       }}</output>
     </div>
     <div class="px-4 py-2">
-      <div class="text-sm text-ink-2">{{ bars === 1 ? 'Bar' : 'Bars' }} of about 125 g, fresh</div>
+      <div class="text-sm text-ink-2">
+        {{ bars === 1 ? 'Bar' : 'Bars' }} of {{ say.amount(result.batter / bars) }}, fresh
+      </div>
       <output class="figure block text-key leading-tight font-[650]">{{
         result.batter > 0 ? bars : '–'
       }}</output>

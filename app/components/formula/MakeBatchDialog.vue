@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
-import { cureRuleFor, cureRules, usualBars } from '#core/rack/cure'
+import { barsOf, cureRuleFor, cureRules } from '#core/rack/cure'
 import { library } from '#core/materials/library'
 
 /** Freezes the formula into a batch, after the last look at what speaks against it. */
@@ -21,7 +21,7 @@ let id = ''
 const usual = computed(() => cureRuleFor(result.value, library))
 watch(open, (now) => {
   if (!now) return
-  bars.value = usualBars(result.value.batter)
+  bars.value = barsOf(document.value, result.value.batter)
   rule.value = usual.value.id
   reasons.value = {}
   refused.value = []

@@ -115,7 +115,7 @@ const entriesOf = (index: number) => [
           :entries="entriesOf(index)"
         />
         <select
-          class="field py-1 max-sm:col-span-3 max-sm:col-start-2"
+          class="field py-1 max-sm:col-span-2 max-sm:col-start-2"
           :aria-label="`${part.name}, colour`"
           :value="tintOf(part)"
           @change="setTint(index, ($event.target as HTMLSelectElement).value)"
@@ -125,7 +125,7 @@ const entriesOf = (index: number) => [
             {{ colour.name }}
           </option>
         </select>
-        <label class="flex items-center gap-1 text-sm"
+        <label class="flex items-center gap-1 text-sm max-sm:col-span-2"
           ><input
             type="checkbox"
             :checked="part.scent"

@@ -77,7 +77,7 @@ function factsOfFat(fat: Fat): Fact[] {
     [
       'At 20 °C',
       fat.softens
-        ? `${fat.stateAt20}, soft at ${say.value.temperature(fat.softens.value)}`
+        ? `${fat.stateAt20}, softens at ${say.value.temperature(fat.softens.value)}`
         : fat.stateAt20,
       fat.softens ? from(fat.softens.source) : undefined,
     ],
