@@ -1,5 +1,7 @@
 <script setup lang="ts">
 const workshop = useWorkshop()
+const palette = usePalette()
+const keyHelp = useKeyHelp()
 onMounted(() => void workshop.load())
 </script>
 
@@ -18,9 +20,9 @@ onMounted(() => void workshop.load())
     <main id="main" tabindex="-1" class="flex-1 outline-none">
       <NuxtPage v-if="workshop.ready" />
     </main>
-    <FindOrDo />
-    <KeyHelp />
-    <WorkshopDialog />
+    <LazyFindOrDo v-if="palette" />
+    <LazyKeyHelp v-if="keyHelp" />
+    <LazyWorkshopDialog v-if="workshop.dialogOpen" />
     <ToastHost />
   </div>
 </template>

@@ -9,7 +9,6 @@ const formulas = useFormulas()
 const toasts = useToasts()
 const incoming = ref<Incoming[]>([])
 const busy = ref(false)
-watch(open, () => (incoming.value = []))
 
 async function read(event: Event) {
   incoming.value = await readFormulaFiles([...((event.target as HTMLInputElement).files ?? [])])

@@ -54,7 +54,7 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
       >
         {{ lyeWords }}
       </button>
-      <LyeOptions v-model="options" />
+      <LazyLyeOptions v-if="options" v-model="options" />
     </div>
     <div class="border-b border-line-2 px-4 py-2">
       <div class="flex items-center justify-between gap-2 text-sm text-ink-2">

@@ -11,22 +11,15 @@ const router = useRouter()
 const { say } = storeToRefs(useWorkshop())
 const open = defineModel<boolean>({ required: true })
 
-const bars = ref<number | null>(null)
-const rule = ref('')
+const usual = computed(() => cureRuleFor(result.value, library))
+const bars = ref<number | null>(barsOf(document.value, result.value.batter))
+const rule = ref<string>(usual.value.id)
 const reasons = ref<Record<string, string>>({})
 const refused = ref<Fault[]>([])
 const busy = ref(false)
-let id = ''
+/** One id for every try, so that a repeated request makes one batch. */
+const id = newId()
 
-const usual = computed(() => cureRuleFor(result.value, library))
-watch(open, (now) => {
-  if (!now) return
-  bars.value = barsOf(document.value, result.value.batter)
-  rule.value = usual.value.id
-  reasons.value = {}
-  refused.value = []
-  id = newId()
-})
 const stops = computed(() => remarks.value.filter(({ severity }) => severity === 'stop'))
 const hard = computed(() => stops.value.filter(({ mayOverrule }) => !mayOverrule))
 const soft = computed(() => stops.value.filter(({ mayOverrule }) => mayOverrule))

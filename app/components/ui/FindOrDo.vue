@@ -26,12 +26,8 @@ const formulas = useFormulas()
 const batches = useBatches()
 const workshop = useWorkshop()
 
-watch(open, (now) => {
-  if (!now) return
-  query.value = ''
-  void formulas.load()
-  void batches.load()
-})
+void formulas.load()
+void batches.load()
 
 const all = computed<Hit[]>(() => [
   {

@@ -9,10 +9,6 @@ const open = computed({
   get: () => workshop.dialogOpen,
   set: (value) => (workshop.dialogOpen = value),
 })
-watch(open, () => {
-  draft.value = { ...workshop.settings }
-  faults.value = []
-})
 const zones = Intl.supportedValuesOf('timeZone')
 const scales = [0.01, 0.1, 0.5, 1, 2, 5] as const
 

@@ -209,7 +209,7 @@ const entries = computed(() => [
       replace them. {{ say.percent(result.superfat.total) }} superfat is worked out from average
       saponification values.
     </p>
-    <WhyDialog v-model="why" :document="document" :result="result" />
-    <MakeBatchDialog v-model="making" />
+    <LazyWhyDialog v-if="why" v-model="why" :document="document" :result="result" />
+    <LazyMakeBatchDialog v-if="making" v-model="making" />
   </div>
 </template>

@@ -151,7 +151,7 @@ const search = ref<HTMLInputElement | null>(null)
         />
       </li>
     </ul>
-    <ImportDialog v-model="importing" />
+    <LazyImportDialog v-if="importing" v-model="importing" />
     <AskDialog
       v-if="renaming"
       v-model="renameOpen"
