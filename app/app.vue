@@ -20,7 +20,7 @@ onMounted(() => void workshop.load())
     <main id="main" tabindex="-1" class="flex-1 outline-none">
       <NuxtPage v-if="workshop.ready" />
     </main>
-    <LazyFindOrDo v-if="palette" />
+    <FindOrDo v-if="palette" />
     <LazyKeyHelp v-if="keyHelp" />
     <LazyWorkshopDialog v-if="workshop.dialogOpen" />
     <ToastHost />
