@@ -1,24 +1,13 @@
 import { z } from 'zod'
+import { additiveMoments, amountUnits, patterns, uses, waysOfWater } from './words'
+
+export type { AdditiveMoment, Pattern, Use, WaterHeld } from './words'
 
 /*
  * The formula document, version 1 (docs/formula-format.md). The schema holds the shape only, so that a draft
  * with a share missing or shares that do not add up is still a document; what makes it computable and complete
  * is told by `faultsInFormula` in core/formula/faults. Fractions, grams, °C.
  */
-
-/** What the soap is for. */
-export const uses = [
-  'body',
-  'face',
-  'hands',
-  'hair',
-  'shaving',
-  'baby',
-  'dishes',
-  'laundry',
-  'scrub',
-] as const
-export type Use = (typeof uses)[number]
 
 const number = z.number()
 const missing = number.nullable()
@@ -71,13 +60,7 @@ const liquidLine = z.strictObject({
   way: z.enum(['poured', 'frozen', 'into-cooled-lye']).default('poured'),
 })
 
-/** When an additive goes in, in the order of the work. */
-export const additiveMoments = ['water', 'lye', 'cooled-lye', 'oils', 'trace'] as const
-
 const rateOf = z.enum(['oils', 'batter'])
-
-/** Measures by volume; grams follow from the material's density and are an estimate. */
-export const amountUnits = ['tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
 
 const amount = z.strictObject({ value: missing, unit: z.enum(amountUnits) })
 
@@ -110,21 +93,6 @@ const scentLine = z.strictObject({
   maxOfBar: missing.optional(),
 })
 
-/** How a batter is poured. */
-export const patterns = [
-  'plain',
-  'layers',
-  'slanted-layers',
-  'in-pot-swirl',
-  'drop-pour',
-  'hanger-swirl',
-  'spun-swirl',
-  'drizzle',
-  'pencil-line',
-  'textured-top',
-] as const
-export type Pattern = (typeof patterns)[number]
-
 const methodSchema = z.strictObject({
   lyeC: number.min(-20).max(100).default(35),
   oilsC: number.min(0).max(100).default(35),
@@ -139,9 +107,6 @@ const alkaliSchema = z.strictObject({
   kohPurity: number.default(0.9),
   solutionStrength: missing.default(null),
 })
-
-/** The three ways to say how much water; the one in `held` stays when anything else changes. */
-export const waysOfWater = ['ratio', 'strength', 'shareOfOils'] as const
 
 const waterSchema = z.strictObject({ held: z.enum(waysOfWater), value: missing })
 
@@ -191,7 +156,5 @@ export type FatLine = FormulaDocument['fats'][number]
 export type LiquidLine = FormulaDocument['liquids'][number]
 export type AdditiveLine = FormulaDocument['additives'][number]
 export type ScentLine = FormulaDocument['scents'][number]
-export type WaterHeld = (typeof waysOfWater)[number]
-export type AdditiveMoment = (typeof additiveMoments)[number]
 export type PartLine = FormulaDocument['parts'][number]
 export type MeasuredAmount = z.infer<typeof amount>

@@ -1,4 +1,4 @@
-import { formulaSchema, type FormulaDocument } from '#contracts/formula'
+import type { FormulaDocument } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
 import type { StoredFormula } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
@@ -33,7 +33,7 @@ export function createFormulaEditor(id: string) {
       const formula = await api.get<StoredFormula>(`/api/formulas/${id}`)
       save.settle(formula)
       history.reset(formula.document)
-      takeUpPending(formula)
+      await takeUpPending(formula)
       loaded.value = true
       problem.value = ''
     } catch (error) {
@@ -42,9 +42,10 @@ export function createFormulaEditor(id: string) {
   }
 
   /** What this device had not got through before a crash goes on from there. */
-  function takeUpPending(formula: StoredFormula) {
+  async function takeUpPending(formula: StoredFormula) {
     const pending = pendingOf(id)
     if (!pending) return
+    const { formulaSchema } = await import('#contracts/formula')
     const parsed = formulaSchema.safeParse(pending.document)
     if (!parsed.success || JSON.stringify(parsed.data) === JSON.stringify(formula.document))
       return forgetPending(id)

@@ -1,5 +1,5 @@
-import { checkSchema, formulaSchema, type FormulaDocument } from '#contracts/formula'
-import { faultsOf, type Fault } from '#contracts/faults'
+import type { Fault } from '#contracts/faults'
+import type { FormulaDocument } from '#contracts/formula'
 import { idFrom } from '#core/formula/typedLine'
 
 /** Hands text to the browser as a file to keep. */
@@ -23,7 +23,10 @@ export interface Incoming {
   faults: Fault[]
 }
 
-function incomingOf(file: string, value: unknown): Incoming {
+/** What validates is loaded with the first file, not with the page. */
+async function incomingOf(file: string, value: unknown): Promise<Incoming> {
+  const { checkSchema, formulaSchema } = await import('#contracts/formula')
+  const { faultsOf } = await import('#contracts/faults')
   const parsed = formulaSchema.safeParse(value)
   if (parsed.success) return { file, document: parsed.data, faults: [] }
   const isCheck = checkSchema.safeParse(value).success
@@ -40,8 +43,10 @@ export async function readFormulaFiles(files: File[]): Promise<Incoming[]> {
       try {
         const value = JSON.parse((await file.text()).replace(/^\uFEFF/, '')) as unknown
         return Array.isArray(value)
-          ? value.map((item, index) => incomingOf(`${file.name}, ${index + 1}`, item))
-          : [incomingOf(file.name, value)]
+          ? await Promise.all(
+              value.map((item, index) => incomingOf(`${file.name}, ${index + 1}`, item)),
+            )
+          : [await incomingOf(file.name, value)]
       } catch {
         return [
           { file: file.name, document: null, faults: [{ path: '', says: 'This is not JSON.' }] },

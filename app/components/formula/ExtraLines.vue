@@ -238,7 +238,7 @@ function scentAlso(index: number) {
         />
       </LineRow>
     </ul>
-    <AskDialog
+    <LazyAskDialog
       v-if="askMax !== null"
       v-model="maxOpen"
       title="Maximum in the finished bar"

@@ -119,7 +119,7 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
         />
       </LineRow>
     </ul>
-    <AskDialog
+    <LazyAskDialog
       v-if="sapLine"
       v-model="sapOpen"
       title="Own saponification value"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { patterns, type Pattern } from '#contracts/formula'
+import { patterns, type Pattern } from '#contracts/words'
 import { celsius, fahrenheit } from '#core/units/measures'
 import { patternNames } from '~/utils/patterns'
 

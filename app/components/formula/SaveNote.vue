@@ -65,7 +65,7 @@ async function keepCopy() {
     >
       <Redo2 :size="17" />
     </button>
-    <AppDialog v-model="conflict" title="Changed elsewhere">
+    <LazyAppDialog v-if="conflict" v-model="conflict" title="Changed elsewhere">
       <p class="px-5 py-4">
         This formula was changed in another window or on another device while you worked on it here.
         Both are still there: choose which one stays, or keep yours under a name of its own.
@@ -75,6 +75,6 @@ async function keepCopy() {
         <AppButton @click="keepCopy()">Keep both</AppButton>
         <AppButton kind="main" @click="save.keepMine()">Keep mine</AppButton>
       </template>
-    </AppDialog>
+    </LazyAppDialog>
   </div>
 </template>

@@ -117,7 +117,7 @@ const mouldFields = computed(
     <AppButton :aria-label="`Size: ${words}`" aria-haspopup="dialog" @click="open = true">{{
       size.by === 'oils' || size.by === 'lines' ? 'of oils' : words
     }}</AppButton>
-    <AppDialog v-model="open" title="Size of the batch">
+    <LazyAppDialog v-if="open" v-model="open" title="Size of the batch">
       <div class="grid gap-4 px-5 py-4">
         <fieldset class="grid gap-1.5">
           <legend class="mb-1 font-semibold">Sized by</legend>
@@ -252,6 +252,6 @@ const mouldFields = computed(
         </p>
       </div>
       <template #actions><AppButton kind="main" @click="open = false">Done</AppButton></template>
-    </AppDialog>
+    </LazyAppDialog>
   </span>
 </template>

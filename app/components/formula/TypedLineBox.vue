@@ -143,7 +143,8 @@ defineExpose({ focus: () => input.value?.$el.focus() })
         </ComboboxOption>
       </ComboboxOptions>
     </Combobox>
-    <AskDialog
+    <LazyAskDialog
+      v-if="askOwn"
       v-model="askOwn"
       :title="`${ownName}, a fat of your own`"
       label="Saponification value, mg KOH per g"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { uses, type Use } from '#contracts/formula'
+import { uses, type Use } from '#contracts/words'
 import type { Remark } from '#contracts/result'
 import { formulaAsText } from '#core/formula/asText'
 import { scaleFormula } from '#core/formula/edit'
