@@ -1,8 +1,9 @@
-import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
+import type { FormulaDocument } from '#contracts/formula'
 import type { Material } from '../materials/library'
 import type { Amount } from '../units/readAmount'
 import { computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
+import { scaleMeasure, type Measure } from './measure'
 import { idFrom } from './typedLine'
 
 /*
@@ -192,13 +193,7 @@ function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocume
 
 /** Multiplies the whole formula; shares and rates stay, weights scale. */
 export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
-  const times = <T extends { grams?: number | null; amount?: MeasuredAmount }>(line: T): T => ({
-    ...line,
-    ...(line.grams == null ? {} : { grams: tidy(line.grams * factor) }),
-    ...(line.amount && line.amount.unit !== 'tsp/kg-oils'
-      ? { amount: { ...line.amount, value: tidy((line.amount.value ?? 0) * factor) } }
-      : {}),
-  })
+  const times = <T extends Measure>(line: T) => scaleMeasure(line, factor, tidy)
   return {
     ...document,
     size: scaleSize(document.size, factor),

@@ -1,8 +1,9 @@
 import type { Fault } from '#contracts/faults'
-import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
+import type { AdditiveLine, FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 import { computeFormula, shareTolerance, sumOfShares } from './compute'
+import type { Measure } from './measure'
 
 type Add = (path: string, says: string) => void
 
@@ -105,10 +106,8 @@ function checkLiquids(document: FormulaDocument, library: Library, add: Add) {
     )
 }
 
-type Measured = Pick<ScentLine, 'rate' | 'of' | 'grams' | 'amount'>
-
 /** An extra says how much in exactly one way. */
-function checkMeasure(path: string, line: Measured, most: number, needsOf: boolean, add: Add) {
+function checkMeasure(path: string, line: Measure, most: number, needsOf: boolean, add: Add) {
   const ways = [line.rate, line.grams, line.amount].filter((value) => value != null).length
   if (ways === 0 && line.rate === null) return add(`${path}.rate`, 'This needs a number.')
   if (ways === 0 && line.grams === null) return add(`${path}.grams`, 'This needs a number.')

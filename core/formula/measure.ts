@@ -1,11 +1,58 @@
 import type { MeasuredAmount } from '#contracts/formula'
 import { millilitresPer } from '../units/measures'
 
+/** How much of an extra, in exactly one of these ways. */
 export interface Measure {
   rate?: number | null
   of?: 'oils' | 'batter'
   grams?: number | null
   amount?: MeasuredAmount
+}
+
+/**
+ * g of a line, however it is said. What is missing counts as nothing.
+ * @param density g/ml, for amounts by volume
+ * @param oils g of the pot's fats
+ * @param batter g of the whole pot
+ */
+export function lineGrams(line: Measure, density: number, oils: number, batter: number): number {
+  if (line.grams != null) return line.grams
+  if (line.rate != null) return line.rate * (line.of === 'batter' ? batter : oils)
+  if (!line.amount) return 0
+  const { unit } = line.amount
+  const value = line.amount.value ?? 0
+  return unit === 'tsp/kg-oils'
+    ? value * millilitresPer.tsp * density * (oils / 1000)
+    : value * millilitresPer[unit] * density
+}
+
+/** Says whether any line is a share of the batter, itself included. */
+export const usesBatter = (lines: Measure[]) =>
+  lines.some((line) => line.of === 'batter' && line.rate != null)
+
+/** g/ml of a scent: about 0.95; citrus oils are lighter, 0.85. */
+export function scentDensity(name: string): number {
+  return /\b(orange|lemon|lime|grapefruit|mandarin|bergamot|citrus|tangerine)\b/i.test(name)
+    ? 0.85
+    : 0.95
+}
+
+/**
+ * A line so many times as much. Rates, and spoons per kg of oils, grow with the oils and stay as they are.
+ * @param round what to do with the new figures; nothing by default
+ */
+export function scaleMeasure<T extends Measure>(
+  line: T,
+  factor: number,
+  round: (value: number) => number = (value) => value,
+): T {
+  return {
+    ...line,
+    ...(line.grams == null ? {} : { grams: round(line.grams * factor) }),
+    ...(line.amount && line.amount.unit !== 'tsp/kg-oils'
+      ? { amount: { ...line.amount, value: round((line.amount.value ?? 0) * factor) } }
+      : {}),
+  }
 }
 
 /** The ways an extra's amount can be said. */

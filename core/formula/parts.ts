@@ -1,16 +1,8 @@
-import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula'
-import type { FattyAcid, FormulaResult, Portion } from '#contracts/result'
+import type { FormulaDocument, PartLine } from '#contracts/formula'
+import type { FormulaResult, Portion } from '#contracts/result'
 import { waysFrom } from '../water/ways'
+import { scaleMeasure } from './measure'
 import { driestWaterShare, total } from './pot'
-
-const portion = (line: AdditiveLine, share: number): AdditiveLine => ({
-  ...line,
-  grams: line.grams == null ? line.grams : line.grams * share,
-  amount:
-    line.amount && line.amount.unit !== 'tsp/kg-oils'
-      ? { ...line.amount, value: (line.amount.value ?? 0) * share }
-      : line.amount,
-})
 
 /**
  * A part as a formula of its own: its share of everything, its own water, its own extras besides the common ones, and the
@@ -26,17 +18,8 @@ export function documentOfPart(document: FormulaDocument, part: PartLine): Formu
     name: `${document.name}, ${part.name}`,
     parts: [],
     water: part.water ?? document.water,
-    additives: [...document.additives.map((line) => portion(line, share)), ...part.additives],
-    scents: part.scent
-      ? document.scents.map((line) => ({
-          ...line,
-          grams: line.grams == null ? line.grams : line.grams * scentShare,
-          amount: line.amount && {
-            ...line.amount,
-            value: (line.amount.value ?? 0) * (line.amount.unit === 'tsp/kg-oils' ? 1 : scentShare),
-          },
-        }))
-      : [],
+    additives: [...document.additives.map((line) => scaleMeasure(line, share)), ...part.additives],
+    scents: part.scent ? document.scents.map((line) => scaleMeasure(line, scentShare)) : [],
   }
 }
 
@@ -92,7 +75,6 @@ export function sumOfPots(
     Math.max(
       ...results.map(({ scents: list }) => list.find((scent) => scent.id === id)?.shareOfBar ?? 0),
     )
-  const fattyAcids: Partial<Record<FattyAcid, number>> = first.fattyAcids
   return {
     ...first,
     oils,
@@ -153,6 +135,5 @@ export function sumOfPots(
     batter,
     longDried: Math.min(longDried, (batter - content) / (1 - driestWaterShare)),
     fattyMatter: add((result) => result.fattyMatter),
-    fattyAcids,
   }
 }

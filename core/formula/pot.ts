@@ -7,7 +7,7 @@ import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
 import { divideLiquid } from '../water/liquids'
 import { ratioFrom, waysFrom } from '../water/ways'
-import { lineGrams, scentDensity, usesBatter } from './amounts'
+import { lineGrams, scentDensity, usesBatter } from './measure'
 
 /** Least water left in a long-dried bar: 0.05 + 0.1·0.5 humidity − 0.03 (docs/science.md, drying). */
 export const driestWaterShare = 0.07

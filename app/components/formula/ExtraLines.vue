@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { AdditiveMoment, ScentLine } from '#contracts/formula'
-import { lineGrams, scentDensity } from '#core/formula/amounts'
 import { scentColour } from '#core/formula/face'
-import { sayAs, waysToMeasure, type Measure } from '#core/formula/measure'
+import { lineGrams, sayAs, scentDensity, waysToMeasure, type Measure } from '#core/formula/measure'
 import { library } from '#core/materials/library'
 
 const { document, result, change, put } = useFormulaEditor()
