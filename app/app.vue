@@ -2,7 +2,13 @@
 const workshop = useWorkshop()
 const palette = usePalette()
 const keyHelp = useKeyHelp()
-onMounted(() => void workshop.load())
+const materials = useMaterials()
+const problem = computed(() => workshop.problem || materials.problem)
+function load() {
+  void workshop.load()
+  void materials.load()
+}
+onMounted(load)
 </script>
 
 <template>
@@ -10,15 +16,15 @@ onMounted(() => void workshop.load())
     <NuxtRouteAnnouncer />
     <StationBar class="no-print" />
     <p
-      v-if="workshop.problem"
+      v-if="problem"
       role="alert"
       class="bg-warn-ground px-6 py-3 font-semibold text-warn no-print"
     >
-      {{ workshop.problem }}
-      <button type="button" class="link ml-2" @click="workshop.load()">Try again</button>
+      {{ problem }}
+      <button type="button" class="link ml-2" @click="load">Try again</button>
     </p>
     <main id="main" tabindex="-1" class="flex-1 outline-none">
-      <NuxtPage v-if="workshop.ready" />
+      <NuxtPage v-if="workshop.ready && materials.loaded" />
     </main>
     <FindOrDo v-if="palette" />
     <LazyKeyHelp v-if="keyHelp" />

@@ -5,7 +5,7 @@ import { zipSync } from 'fflate'
 import { afterAll, describe, expect, it } from 'vitest'
 import { blankFormula } from '#core/formula/blank'
 import { openDatabase } from '../server/db/connection'
-import { listFormulas, saveFormula } from '../server/db/formulas'
+import { formulas } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { backup, restore } from './archive'
 
@@ -15,7 +15,7 @@ const at = (name: string) => join(folder, name)
 const id = '0199a1b2-0000-7000-8000-000000000001'
 const names = (file: string) => {
   const db = openDatabase(file, migrationFiles())
-  const list = listFormulas(db).map(({ document }) => document.name)
+  const list = formulas.list(db).map(({ document }) => document.name)
   db.close()
   return list
 }
@@ -23,9 +23,9 @@ const names = (file: string) => {
 describe('backup and restore', () => {
   it('copy an open database and put it back, keeping what was there', async () => {
     const db = openDatabase(at('a.sqlite'), migrationFiles())
-    saveFormula(db, id, 0, blankFormula('Before'), '2026-03-01T09:00:00Z')
+    formulas.save(db, id, 0, blankFormula('Before'), '2026-03-01T09:00:00Z')
     await backup(at('a.sqlite'), at('out/a.zip'))
-    saveFormula(db, id, 1, blankFormula('After'), '2026-03-02T09:00:00Z')
+    formulas.save(db, id, 1, blankFormula('After'), '2026-03-02T09:00:00Z')
     db.close()
     const before = restore(at('out/a.zip'), at('a.sqlite'))
     expect(names(at('a.sqlite'))).toEqual(['Before'])

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { additiveMoments, amountUnits, patterns, uses, waysOfWater } from './words'
+import {
+  additiveMoments,
+  amountUnits,
+  liquidMoments,
+  patterns,
+  uses,
+  waysOfLiquid,
+  waysOfWater,
+} from './words'
 
 export type { AdditiveMoment, Pattern, Use, WaterHeld } from './words'
 
@@ -40,6 +48,13 @@ const sizeSchema = z.discriminatedUnion('by', [
   /** Fatty matter as a share of a batter of so many grams. */
   z.strictObject({ by: z.literal('fattyMatter'), batterGrams: missing, share: missing }),
   z.strictObject({ by: z.literal('mould'), mould: mouldSchema, fill: missing.default(1) }),
+  /** Several moulds filled from one batter. */
+  z.strictObject({
+    by: z.literal('moulds'),
+    moulds: z
+      .array(z.strictObject({ name: label, mould: mouldSchema, fill: missing.default(1) }))
+      .max(20),
+  }),
 ])
 export type Size = z.infer<typeof sizeSchema>
 
@@ -56,8 +71,8 @@ const fatLine = z.strictObject({
 const liquidLine = z.strictObject({
   id,
   share: missing,
-  moment: z.enum(['lye', 'oils', 'trace']).default('oils'),
-  way: z.enum(['poured', 'frozen', 'into-cooled-lye']).default('poured'),
+  moment: z.enum(liquidMoments).default('oils'),
+  way: z.enum(waysOfLiquid).default('poured'),
 })
 
 const rateOf = z.enum(['oils', 'batter'])

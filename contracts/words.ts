@@ -20,6 +20,49 @@ export type Use = (typeof uses)[number]
 /** When an additive goes in, in the order of the work. */
 export const additiveMoments = ['water', 'lye', 'cooled-lye', 'oils', 'trace'] as const
 
+/** When a liquid goes in, and the three ways of milk: poured, frozen as the lye's own liquid, into the cooled lye. */
+export const liquidMoments = ['lye', 'oils', 'trace'] as const
+export const waysOfLiquid = ['poured', 'frozen', 'into-cooled-lye'] as const
+
+export const fatOrigins = [
+  'fruit',
+  'nut',
+  'seed',
+  'grain',
+  'legume',
+  'coconut',
+  'palm',
+  'animal',
+  'insect',
+  'wood',
+] as const
+
+export const additiveGroups = [
+  'acid',
+  'salt',
+  'sugar',
+  'clay',
+  'keeper',
+  'scrub',
+  'colour',
+  'other',
+] as const
+
+export const mouldMaterials = [
+  'silicone',
+  'wood',
+  'pp',
+  'hdpe',
+  'acrylic',
+  'pvc',
+  'carton',
+  'stainless',
+  'glass',
+  'aluminium',
+  'tin',
+] as const
+export const linerKinds = ['none', 'paper', 'film', 'silicone', 'grease'] as const
+
 /** How a batter is poured. */
 export const patterns = [
   'plain',
@@ -43,3 +86,7 @@ export const amountUnits = ['tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
 
 export type WaterHeld = (typeof waysOfWater)[number]
 export type AdditiveMoment = (typeof additiveMoments)[number]
+export type WayOfLiquid = (typeof waysOfLiquid)[number]
+export type MouldMaterial = (typeof mouldMaterials)[number]
+export type LinerKind = (typeof linerKinds)[number]
+export type LiquidMoment = (typeof liquidMoments)[number]

@@ -1,7 +1,6 @@
 import { z } from 'zod'
+import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
-import { formulaSchema } from './formula'
-import { idSchema } from './batch'
 
 /** What holds for the whole workshop. */
 export const workshopSchema = z.strictObject({
@@ -32,17 +31,4 @@ export interface WorkshopNow extends Workshop {
   today: string
 }
 
-/** What the app sends to keep a formula; revision 0 creates it. */
-export const saveFormulaSchema = z.strictObject({
-  revision: z.number().int().min(0),
-  document: formulaSchema,
-})
-
-export interface StoredFormula {
-  id: string
-  revision: number
-  changedAt: string
-  document: FormulaDocument
-}
-
-export const routeIdSchema = z.object({ id: idSchema })
+export type StoredFormula = Stored<FormulaDocument>

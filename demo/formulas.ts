@@ -96,8 +96,8 @@ const told: Told[] = [
     shares: { coconut: 0.3, lard: 0.4, rapeseed: 0.25, castor: 0.05 },
     superfat: 0.04,
     scents: [['Orange & pitch', 0.02, 0.03]],
-    extras: { kaolin: 0.02, 'citric-acid-monohydrate': 0.01 },
-    notes: 'Jo wants it coarser. Grit joins when the colours and grits do.',
+    extras: { kaolin: 0.02, 'citric-acid-monohydrate': 0.01, 'own-slate-dust': 0.02 },
+    notes: 'Jo wants it coarser still: slate dust at 2 % now, 3 % next time.',
     changed: 12,
   },
   {
@@ -157,6 +157,22 @@ const told: Told[] = [
     superfat: 0.07,
     scents: [['Salt marsh', 0.025, 0.045]],
     extras: { 'rose-clay': 0.015 },
+    size: {
+      by: 'moulds',
+      moulds: [
+        {
+          name: 'Short loaf',
+          mould: { shape: 'box', lengthMm: 250, widthMm: 80, depthMm: 67 },
+          fill: 0.97,
+        },
+        {
+          name: 'Eight pebbles',
+          mould: { shape: 'cavities', count: 8, millilitres: 107 },
+          fill: 0.98,
+        },
+      ],
+    },
+    notes: 'Pebbles for the market, the loaf for the hostel. One pot fills both.',
     changed: 26,
   },
   {

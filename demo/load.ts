@@ -4,16 +4,19 @@ import { v7 } from 'uuid'
 import type { BatchEvent } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { freeze } from '#core/formula/freeze'
-import { library } from '#core/materials/library'
 import { cureRuleFor } from '#core/rack/cure'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvent, makeBatch } from '../server/db/batches'
 import { openDatabase, type Db } from '../server/db/connection'
-import { saveFormula } from '../server/db/formulas'
+import { formulas, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
+import { keepVersion } from '../server/db/versions'
 import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
+import { demoLibrary as library, demoMaterials } from './materials'
+import { demoMoulds } from './moulds'
+import { demoVersions } from './versions'
 
 /*
  * Loads the Slate Shed into a database of its own. Dates are relative to the day of the first load and stay as they are
@@ -33,7 +36,7 @@ function loadFormulas(db: Db, today: string): Map<string, string> {
   for (const { document, changed } of demoFormulas) {
     const day = addDays(today, -changed)
     const id = idAt(addDays(today, -430), 8)
-    saveFormula(db, id, 0, document, instantOf(day, 8))
+    formulas.save(db, id, 0, document, instantOf(day, 8))
     ids.set(document.name, id)
   }
   return ids
@@ -82,13 +85,28 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
   }
 }
 
+function loadVersions(db: Db, today: string, formulaIds: Map<string, string>): void {
+  for (const { formula, ago, then, ...notes } of demoVersions) {
+    const now = demoFormulas.find(({ document }) => document.name === formula)!.document
+    const day = addDays(today, -ago)
+    const version = { id: idAt(day, 8), formulaId: formulaIds.get(formula)!, document: then(now) }
+    keepVersion(db, version, notes, instantOf(day, 8))
+  }
+}
+
 /** Fills an empty database with the demo workshop. False when there is something in it already. */
 export function loadDemo(db: Db, now: Date): boolean {
   if (db.prepare('SELECT 1 FROM formulas LIMIT 1').get()) return false
   const today = dayIn(timeZone, now)
   db.transaction(() => {
     saveWorkshop(db, { name: 'Slate Shed', timeZone, units: 'metric', scale: 0.1 })
-    loadBatches(db, today, loadFormulas(db, today))
+    const start = addDays(today, -430)
+    for (const material of demoMaterials)
+      materials.save(db, material.id, 0, material, instantOf(start, 7))
+    for (const mould of demoMoulds) moulds.save(db, idAt(start, 7), 0, mould, instantOf(start, 7))
+    const formulaIds = loadFormulas(db, today)
+    loadVersions(db, today, formulaIds)
+    loadBatches(db, today, formulaIds)
   })()
   return true
 }

@@ -7,7 +7,6 @@ import { faceOf } from '#core/formula/face'
 import { faultsInFormula } from '#core/formula/faults'
 import { applyPatch } from '#core/formula/patch'
 import { remarksOn } from '#core/formula/remarks/index'
-import { library } from '#core/materials/library'
 import { useEventListener } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 
@@ -17,16 +16,19 @@ import type { InjectionKey } from 'vue'
  */
 export function createFormulaEditor(id: string) {
   const workshop = useWorkshop()
+  const { library } = storeToRefs(useMaterials())
   const history = useHistory<FormulaDocument>(blankFormula('Formula'))
   const document = history.present
   const save = useAutosave(id, document)
   const loaded = ref(false)
   const problem = ref('')
 
-  const result = computed(() => computeFormula(document.value, library))
-  const faults = computed(() => faultsInFormula(document.value, library))
-  const remarks = computed(() => remarksOn(document.value, result.value, library, workshop.say))
-  const face = computed(() => faceOf(document.value, library))
+  const result = computed(() => computeFormula(document.value, library.value))
+  const faults = computed(() => faultsInFormula(document.value, library.value))
+  const remarks = computed(() =>
+    remarksOn(document.value, result.value, library.value, workshop.say),
+  )
+  const face = computed(() => faceOf(document.value, library.value))
 
   async function load() {
     try {

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
-import { library } from '#core/materials/library'
 import { dueOf, type Due } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import { useNames } from '~/utils/useNames'
 
+const { library } = storeToRefs(useMaterials())
 const batches = useBatches()
 const formulas = useFormulas()
 const toasts = useToasts()

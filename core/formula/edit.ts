@@ -186,6 +186,11 @@ function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocume
       return { ...size, batterGrams: times(size.batterGrams) }
     case 'mould':
       return { ...size, fill: times(size.fill) }
+    case 'moulds':
+      return {
+        ...size,
+        moulds: size.moulds.map((line) => ({ ...line, fill: times(line.fill) })),
+      }
     case 'lines':
       return size
   }
@@ -202,6 +207,28 @@ export function scaleFormula(document: FormulaDocument, factor: number): Formula
     scents: document.scents.map(times),
     parts: document.parts.map((part) => ({ ...part, additives: part.additives.map(times) })),
   }
+}
+
+/**
+ * Sizes the formula so that one fat is used up: the rest of a drum, weighed. The other fats follow by their shares; only
+ * in a formula by weights, whose lines are what they are, do all of them scale.
+ * @param index the fat's line
+ * @param grams what is left of it, above 0
+ */
+export function useUp(
+  document: FormulaDocument,
+  index: number,
+  grams: number,
+  library: Library,
+): FormulaDocument {
+  const line = document.fats[index]
+  if (!line || !(grams > 0)) return document
+  if (document.size.by === 'lines')
+    return line.grams ? scaleFormula(document, grams / line.grams) : document
+  const now = fatGrams(document, library)[index] ?? 0
+  const perOil = now > 0 ? now / computeFormula(document, library).oils : (line.share ?? 0)
+  if (!(perOil > 0)) return document
+  return { ...document, size: { by: 'oils', grams: tidy(grams / perOil) } }
 }
 
 /** Says the same water in another way and holds that from now on. */

@@ -6,6 +6,7 @@ import { computeFormula, shareTolerance, sumOfShares } from './compute'
 import type { Measure } from './measure'
 
 type Add = (path: string, says: string) => void
+type MouldLine = Omit<Extract<FormulaDocument['size'], { by: 'mould' }>, 'by'>
 
 /** Says so when a number is missing or outside its range; both ends belong to the range. */
 function within(
@@ -63,9 +64,22 @@ function checkFats(document: FormulaDocument, library: Library, add: Add) {
     add('fats', 'At least one fat must weigh more than nothing.')
 }
 
+function checkMould(path: string, { mould, fill }: MouldLine, add: Add) {
+  const millimetres = (key: string, value: number | null) =>
+    within(add, `${path}mould.${key}`, value, 1, 5000)
+  within(add, `${path}fill`, fill, 0.05, 1)
+  if (mould.shape === 'cavities') {
+    within(add, `${path}mould.count`, mould.count, 1, 10_000)
+    return within(add, `${path}mould.millilitres`, mould.millilitres, 1, 100_000)
+  }
+  millimetres('depthMm', mould.depthMm)
+  if (mould.shape === 'cylinder') return millimetres('diameterMm', mould.diameterMm)
+  millimetres('lengthMm', mould.lengthMm)
+  millimetres('widthMm', mould.widthMm)
+}
+
 function checkSize({ size }: FormulaDocument, add: Add) {
   const grams = (path: string, value: number | null) => within(add, path, value, 1, 1_000_000)
-  const millimetres = (path: string, value: number | null) => within(add, path, value, 1, 5000)
   switch (size.by) {
     case 'lines':
       return
@@ -79,16 +93,10 @@ function checkSize({ size }: FormulaDocument, add: Add) {
       grams('size.batterGrams', size.batterGrams)
       return within(add, 'size.share', size.share, 0.05, 0.95)
     case 'mould':
-      within(add, 'size.fill', size.fill, 0.05, 1)
-      if (size.mould.shape === 'cavities') {
-        within(add, 'size.mould.count', size.mould.count, 1, 10_000)
-        return within(add, 'size.mould.millilitres', size.mould.millilitres, 1, 100_000)
-      }
-      millimetres('size.mould.depthMm', size.mould.depthMm)
-      if (size.mould.shape === 'cylinder')
-        return millimetres('size.mould.diameterMm', size.mould.diameterMm)
-      millimetres('size.mould.lengthMm', size.mould.lengthMm)
-      return millimetres('size.mould.widthMm', size.mould.widthMm)
+      return checkMould('size.', size, add)
+    case 'moulds':
+      if (size.moulds.length === 0) add('size.moulds', 'Name at least one mould.')
+      size.moulds.forEach((line, index) => checkMould(`size.moulds[${index}].`, line, add))
   }
 }
 

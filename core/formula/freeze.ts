@@ -8,6 +8,23 @@ import { coreVersion } from '../version'
 import { computeFormula } from './compute'
 import { remarksOn } from './remarks'
 
+/** The ids a document names, pots and dispersing oils included. */
+function libraryIds(document: FormulaDocument) {
+  const extras = [document, ...document.parts].flatMap(({ additives }) => additives)
+  return {
+    fats: [
+      ...document.fats.map(({ id }) => id),
+      ...extras.flatMap(({ carrier }) => (carrier ? [carrier.id] : [])),
+    ],
+    liquids: document.liquids.map(({ id }) => id),
+    additives: extras.map(({ id }) => id),
+  }
+}
+
+/** Every material that a document names, by id. */
+export const materialsUsed = (document: FormulaDocument): Set<string> =>
+  new Set(Object.values(libraryIds(document)).flat())
+
 /**
  * Everything a batch keeps of its formula: the document, each material value it used, the figures and remarks, and the
  * version of the computation. Later changes to the library never reach it.
@@ -18,12 +35,11 @@ export function freeze(
   overruled: Record<string, string> = {},
 ): Frozen {
   const result = computeFormula(document, library)
-  const extras = [document, ...document.parts].flatMap(({ additives }) => additives)
-  const used: (Material | null | undefined)[] = [
-    ...document.fats.map((line) => library.fats.get(line.id)),
-    ...document.liquids.map((line) => library.liquids.get(line.id)),
-    ...extras.map((line) => library.additives.get(line.id)),
-    ...extras.map((line) => line.carrier && library.fats.get(line.carrier.id)),
+  const { fats, liquids, additives } = libraryIds(document)
+  const used: (Material | undefined)[] = [
+    ...fats.map((id) => library.fats.get(id)),
+    ...liquids.map((id) => library.liquids.get(id)),
+    ...additives.map((id) => library.additives.get(id)),
   ]
   const materials = new Map<string, FrozenMaterial>()
   for (const material of used) {

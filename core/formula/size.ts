@@ -1,6 +1,7 @@
-import type { FormulaDocument, Mould } from '#contracts/formula'
+import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
+import { fillMillilitres } from '../mould/fillings'
 import { batterMillilitres } from './volume'
 
 /** Water left in a bar when long dried, the mean at half humidity: 0.05 + 0.1·0.5 (docs/science.md, drying). */
@@ -9,18 +10,6 @@ export const driedWaterShare = 0.1
 /** g of a result's bars together when long dried: all but the water, over what stays. */
 export function driedGrams(result: FormulaResult): number {
   return Math.min(result.batter, (result.batter - result.water.content) / (1 - driedWaterShare))
-}
-
-/** ml that a mould takes when full to its depth. Missing measures count as nothing. */
-export function mouldMillilitres(mould: Mould): number {
-  switch (mould.shape) {
-    case 'box':
-      return ((mould.lengthMm ?? 0) * (mould.widthMm ?? 0) * (mould.depthMm ?? 0)) / 1000
-    case 'cylinder':
-      return (Math.PI * ((mould.diameterMm ?? 0) / 2) ** 2 * (mould.depthMm ?? 0)) / 1000
-    case 'cavities':
-      return (mould.count ?? 0) * (mould.millilitres ?? 0)
-  }
 }
 
 interface Target {
@@ -42,8 +31,9 @@ function targetOf(document: FormulaDocument, library: Library): Target | null {
         of: (result) => result.fattyMatter,
       }
     case 'mould':
+    case 'moulds':
       return {
-        value: mouldMillilitres(size.mould) * (size.fill ?? 0),
+        value: fillMillilitres(size),
         of: (result) => batterMillilitres(result, library),
       }
     default:

@@ -11,7 +11,8 @@ import { freeze, libraryOf } from './freeze'
 import { makingOrder } from './makingOrder'
 import { onScale, secondOpinion } from './onScale'
 import { remarksOn } from './remarks'
-import { driedGrams, mouldMillilitres } from './size'
+import { mouldMillilitres } from '../mould/capacity'
+import { driedGrams } from './size'
 import { batterMillilitres } from './volume'
 
 const olive = (changes: Partial<FormulaDocument>): FormulaDocument => ({

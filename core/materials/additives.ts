@@ -1,9 +1,9 @@
+import type { additiveGroups } from '#contracts/words'
 import type { AdditiveMoment } from '#contracts/formula'
 import type { Acid } from '../chemistry/acids'
 import type { SourceId } from './sources'
 
-export type AdditiveGroup =
-  'acid' | 'salt' | 'sugar' | 'clay' | 'keeper' | 'scrub' | 'colour' | 'other'
+export type AdditiveGroup = (typeof additiveGroups)[number]
 
 /** Something added for what it does rather than as fat, liquid or scent. */
 export interface Additive {
@@ -33,6 +33,8 @@ export interface Additive {
   /** True when it colours the bar, so that the bar's picture shows it. */
   tints: boolean
   source: SourceId
+  /** Number of the certificate its own values come from. */
+  certificate?: string
 }
 
 type Row = [

@@ -1,10 +1,10 @@
+import type { fatOrigins } from '#contracts/words'
 import type { FattyAcid } from '#contracts/result'
 import type { SourceId } from './sources'
 
 export type FatChemistry = 'triglyceride' | 'free-acid' | 'wax-ester' | 'rosin'
 export type FatState = 'liquid' | 'soft' | 'hard'
-export type FatOrigin =
-  'fruit' | 'nut' | 'seed' | 'grain' | 'legume' | 'coconut' | 'palm' | 'animal' | 'insect' | 'wood'
+export type FatOrigin = (typeof fatOrigins)[number]
 
 /** A value, and where it comes from. */
 export interface Known<T> {
@@ -39,6 +39,8 @@ export interface Fat {
   mixUp?: string
   /** Why its saponification value cannot be checked against a fatty-acid profile. */
   unchecked?: string
+  /** Number of the certificate its own values come from. */
+  certificate?: string
 }
 
 /** A row of the fat tables, in the units people read: per cent for profile and unsaponifiables. */

@@ -1,3 +1,4 @@
+import type { LiquidMoment, WayOfLiquid } from '#contracts/words'
 import type { SourceId } from './sources'
 
 /** A liquid that may stand in for water. Contents as mass fractions. */
@@ -12,12 +13,14 @@ export interface Liquid {
   fatSap: number
   sugar: number
   /** Where it usually goes: sugary and fatty ones into the oils, the others into the lye. */
-  moment: 'lye' | 'oils' | 'trace'
-  way: 'poured' | 'frozen' | 'into-cooled-lye'
+  moment: LiquidMoment
+  way: WayOfLiquid
   /** What to mind, in a line. */
   mind: string
   source: SourceId
   colour: string
+  /** Number of the certificate its own values come from. */
+  certificate?: string
 }
 
 type Row = [

@@ -24,6 +24,7 @@ export const sources = {
   },
   handbook: { title: 'Handbooks of oil and lipid chemistry, usual range', certainty: 'handbook' },
   trade: { title: 'Usual specification in the trade', certainty: 'trade' },
+  certificate: { title: 'Certificate of your own lot', certainty: 'standard' },
   maker: { title: 'Your own value', certainty: 'trade' },
 } as const satisfies Record<string, Source>
 export type SourceId = keyof typeof sources

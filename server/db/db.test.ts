@@ -5,7 +5,7 @@ import Database from 'better-sqlite3'
 import { blankFormula } from '#core/formula/blank'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { openDatabase } from './connection'
-import { deleteFormula, getFormula, listFormulas, restoreFormula, saveFormula } from './formulas'
+import { formulas } from './documents'
 import { migrate } from './migrate'
 import { migrationFiles } from './migrationFiles'
 
@@ -41,7 +41,7 @@ describe('opening the database', () => {
 
   it('applies new migrations to kept data, and nothing at all when one of them fails', () => {
     const db = openDatabase(file(), migrationFiles())
-    saveFormula(db, id, 0, blankFormula('Kept'), now)
+    formulas.save(db, id, 0, blankFormula('Kept'), now)
     const latest = migrationFiles().at(-1)!.version
     const next = [
       { version: latest + 1, sql: 'ALTER TABLE formulas ADD COLUMN colour TEXT' },
@@ -50,7 +50,7 @@ describe('opening the database', () => {
     expect(() => migrate(db, next)).toThrow()
     expect(db.pragma('user_version', { simple: true })).toBe(latest)
     migrate(db, next.slice(0, 1))
-    expect(db.prepare('SELECT name, colour FROM formulas').get()).toEqual({
+    expect(db.prepare("SELECT document ->> 'name' AS name, colour FROM formulas").get()).toEqual({
       name: 'Kept',
       colour: null,
     })
@@ -61,24 +61,24 @@ describe('opening the database', () => {
 describe('keeping formulas', () => {
   it('saves, notices a stale save, deletes and takes it back', () => {
     const db = openDatabase(':memory:', migrationFiles())
-    expect(saveFormula(db, id, 0, blankFormula('One'), now)).toMatchObject({
+    expect(formulas.save(db, id, 0, blankFormula('One'), now)).toMatchObject({
       kind: 'saved',
-      formula: { revision: 1 },
+      stored: { revision: 1 },
     })
-    expect(saveFormula(db, id, 1, blankFormula('Two'), now)).toMatchObject({
-      formula: { revision: 2 },
+    expect(formulas.save(db, id, 1, blankFormula('Two'), now)).toMatchObject({
+      stored: { revision: 2 },
     })
-    expect(saveFormula(db, id, 1, blankFormula('Late'), now)).toMatchObject({
+    expect(formulas.save(db, id, 1, blankFormula('Late'), now)).toMatchObject({
       kind: 'stale',
-      formula: { revision: 2, document: { name: 'Two' } },
+      stored: { revision: 2, document: { name: 'Two' } },
     })
-    expect(saveFormula(db, id, 1, blankFormula('Two'), now).kind).toBe('saved')
-    expect(deleteFormula(db, id, now)).toBe(true)
-    expect(deleteFormula(db, id, now)).toBe(false)
-    expect(getFormula(db, id)).toBeNull()
-    expect(saveFormula(db, id, 2, blankFormula('Ghost'), now).kind).toBe('gone')
-    expect(restoreFormula(db, id)?.document.name).toBe('Two')
-    expect(listFormulas(db)).toHaveLength(1)
+    expect(formulas.save(db, id, 1, blankFormula('Two'), now).kind).toBe('saved')
+    expect(formulas.remove(db, id, now)).toBe(true)
+    expect(formulas.remove(db, id, now)).toBe(false)
+    expect(formulas.get(db, id)).toBeNull()
+    expect(formulas.save(db, id, 2, blankFormula('Ghost'), now).kind).toBe('gone')
+    expect(formulas.restore(db, id)?.document.name).toBe('Two')
+    expect(formulas.list(db)).toHaveLength(1)
     db.close()
   })
 })

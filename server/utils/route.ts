@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import type { z } from 'zod'
+import { idSchema } from '#contracts/batch'
 import { faultsOf, type Fault } from '#contracts/faults'
-import { routeIdSchema } from '#contracts/workshop'
 import type { Db } from '../db/connection'
 
 /** An answer other than success, with what to say. */
@@ -37,11 +37,11 @@ async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null):
   return parsed.data
 }
 
-function parsedId(event: H3Event): string {
+function parsedId(event: H3Event, schema: z.ZodType<string>): string {
   const raw = getRouterParam(event, 'id')
   if (raw === undefined) return ''
-  const parsed = routeIdSchema.safeParse({ id: raw })
-  return parsed.success ? parsed.data.id : refuse(404, 'There is nothing at this address.')
+  const parsed = schema.safeParse(raw)
+  return parsed.success ? parsed.data : refuse(404, 'There is nothing at this address.')
 }
 
 /**
@@ -51,12 +51,13 @@ function parsedId(event: H3Event): string {
 export function route<Body = undefined>(
   schema: z.ZodType<Body> | null,
   act: (context: Context<Body>) => unknown,
+  ids: z.ZodType<string> = idSchema,
 ) {
   return defineEventHandler(async (event) => {
     try {
       const db = await database()
       const body = await parsedBody(event, schema)
-      return await act({ db, now: instant().toISOString(), id: parsedId(event), body })
+      return await act({ db, now: instant().toISOString(), id: parsedId(event, ids), body })
     } catch (error) {
       if (error instanceof Refusal) {
         setResponseStatus(event, error.status)

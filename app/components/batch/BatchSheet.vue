@@ -4,6 +4,7 @@ import { libraryOf } from '#core/formula/freeze'
 import { scentColour } from '#core/formula/face'
 import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { onScale } from '#core/formula/onScale'
+import { fillings } from '#core/mould/fillings'
 
 /** The one page to stand beside the pot: weights in the order of making, safety, room for notes. */
 const { batch } = defineProps<{ batch: Batch & BatchSummary }>()
@@ -18,6 +19,7 @@ const groups = computed(() =>
     ({ title }) => !(lyeByPot.value && (title === 'Water' || title === 'Lye')),
   ),
 )
+const poured = computed(() => fillings(batch.frozen.document.size, onSheet.value.result))
 const agrees = computed(() => onSheet.value.secondOpinion.agrees)
 const method = computed(() => batch.frozen.document.method)
 const gel = {
@@ -129,6 +131,21 @@ const safety = [
       :parts="onSheet.result.parts"
       :whole="onSheet.result"
     />
+    <section v-if="agrees && poured.length" aria-label="What goes where" class="mt-2">
+      <h3 class="text-[15px] font-bold">Into the moulds</h3>
+      <ul class="figure">
+        <li v-for="(filling, index) in poured" :key="index" class="flex justify-between gap-4">
+          <span>{{ filling.name || 'the mould' }}</span>
+          <span>
+            <template v-if="filling.each"
+              >{{ filling.each.count }} × {{ say.amount(filling.each.grams) }} =
+            </template>
+            <b class="font-[650]">{{ say.amount(filling.grams) }}</b>,
+            {{ say.percent(filling.millilitres / filling.capacity, 0) }} full
+          </span>
+        </li>
+      </ul>
+    </section>
     <p class="mt-2 text-[12.5px] text-ink-2">
       Lye rounded down to the scale's {{ settings.scale }} g and checked by a second, separate
       calculation. NaOH taken as {{ say.percent(batch.frozen.document.alkali.naohPurity) }} pure.

@@ -2,8 +2,8 @@
 import type { AdditiveMoment, ScentLine } from '#contracts/formula'
 import { scentColour } from '#core/formula/face'
 import { lineGrams, sayAs, scentDensity, waysToMeasure, type Measure } from '#core/formula/measure'
-import { library } from '#core/materials/library'
 
+const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
@@ -71,20 +71,20 @@ function additiveAlso(index: number) {
   const line = document.value.additives[index]!
   const words = []
   const moment = additiveMoment(index)
-  if (moment !== library.additives.get(line.id)?.moment) words.push(additiveMoments[moment])
+  if (moment !== library.value.additives.get(line.id)?.moment) words.push(additiveMoments[moment])
   if (line.carrier) words.push(`in ${line.carrier.ratio ?? 0} parts oil`)
   return words.join(', ') || undefined
 }
 function additiveMoment(index: number): AdditiveMoment {
   const line = document.value.additives[index]!
-  return line.moment ?? library.additives.get(line.id)?.moment ?? 'trace'
+  return line.moment ?? library.value.additives.get(line.id)?.moment ?? 'trace'
 }
 
 type Extra = 'additives' | 'scents'
 const densityOf = (kind: Extra, index: number) => {
   const line = document.value[kind][index]!
   return kind === 'additives'
-    ? (library.additives.get(line.id)?.density ?? 1)
+    ? (library.value.additives.get(line.id)?.density ?? 1)
     : scentDensity((line as ScentLine).name ?? line.id)
 }
 /** What a common extra weighs over all pots; a part's own share of the same material is not in it. */
@@ -117,10 +117,10 @@ const measureEntries = (kind: Extra, index: number) => {
 /** Colours that want oil: where that oil comes from decides the superfat. */
 const carrierEntries = (index: number) => {
   const line = document.value.additives[index]!
-  const disperse = library.additives.get(line.id)?.disperse
+  const disperse = library.value.additives.get(line.id)?.disperse
   const carrierOf = (from: 'formula' | 'extra') => {
     const liquid = document.value.fats.find(
-      (fat) => library.fats.get(fat.id)?.stateAt20 === 'liquid',
+      (fat) => library.value.fats.get(fat.id)?.stateAt20 === 'liquid',
     )
     return { id: liquid?.id ?? 'sunflower', ratio: disperse?.ratio ?? 2, from }
   }

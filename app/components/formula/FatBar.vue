@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import type { FormulaDocument } from '#contracts/formula'
 import { fatWeights } from '#core/formula/compute'
-import { library } from '#core/materials/library'
 
 /** A formula's fats as one thin bar in their colours, with their names. */
+const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
 const parts = computed(() => {
   const grams = fatWeights(document)
   const sum = grams.reduce((total, value) => total + value, 0)
   return document.fats
     .map((fat, index) => ({
-      name: (fat.name ?? library.fats.get(fat.id)?.name ?? fat.id).replace(/,.*$/, ''),
-      colour: library.fats.get(fat.id)?.colour ?? '#cbbf9f',
+      name: (fat.name ?? library.value.fats.get(fat.id)?.name ?? fat.id).replace(/,.*$/, ''),
+      colour: library.value.fats.get(fat.id)?.colour ?? '#cbbf9f',
       share: sum > 0 ? grams[index]! / sum : 0,
     }))
     .filter(({ share }) => share > 0)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { shareTolerance, sumOfShares } from '#core/formula/compute'
-import { giveRemaining, toGrams, toShares } from '#core/formula/edit'
-import { library } from '#core/materials/library'
+import { giveRemaining, toGrams, toShares, useUp } from '#core/formula/edit'
 
+const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
@@ -19,7 +19,18 @@ const sapOpen = computed({
   },
 })
 
-const colourOf = (id: string) => library.fats.get(id)?.colour ?? '#cbbf9f'
+const askLeft = ref<number | null>(null)
+const leftOpen = computed({
+  get: () => askLeft.value !== null,
+  set: (value) => {
+    if (!value) askLeft.value = null
+  },
+})
+function fill(grams: number | null) {
+  if (grams && askLeft.value !== null)
+    change(useUp(document.value, askLeft.value, grams, library.value))
+}
+const colourOf = (id: string) => library.value.fats.get(id)?.colour ?? '#cbbf9f'
 function alsoOf(index: number) {
   const line = document.value.fats[index]!
   const words = []
@@ -50,6 +61,7 @@ function entriesOf(index: number) {
       ? { says: 'Leave out of the lye', act: () => put(['fats', index, 'inLye'], false) }
       : { says: 'Count in the lye', act: () => put(['fats', index, 'inLye'], true) },
     { says: 'Own saponification value…', act: () => (askSap.value = index) },
+    { says: 'Use up what is left of it…', act: () => (askLeft.value = index) },
     ...(index > 0 ? [{ says: 'Move up', act: () => move(index, -1) }] : []),
     ...(index < last ? [{ says: 'Move down', act: () => move(index, 1) }] : []),
     { says: 'Remove', danger: true, act: () => remove(index) },
@@ -130,6 +142,19 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
       :max="400"
       :value="sapLine.sap ?? library.fats.get(sapLine.id)?.sap.typical ?? null"
       @number="put(['fats', askSap!, 'sap'], $event ?? undefined)"
+    />
+    <LazyAskDialog
+      v-if="askLeft !== null"
+      v-model="leftOpen"
+      :title="`Use up the ${label(askLeft).toLowerCase()}`"
+      label="Left in the drum"
+      text="The batch is sized so that this fat is used up; the others follow by their shares."
+      kind="mass"
+      confirm="Size the batch"
+      :min="1"
+      :max="1000000"
+      :value="Math.round((result.fats[askLeft]?.grams ?? 0) * 10) / 10"
+      @number="fill"
     />
   </section>
 </template>

@@ -3,7 +3,7 @@ import type { FattyAcid } from '#contracts/result'
 import { fattyAcidNames } from '#core/chemistry/fattyAcids'
 
 /** The fatty acids of the oils as one bar, saturated on the left, unsaturated on the right. */
-const props = defineProps<{ acids: Partial<Record<FattyAcid, number>> }>()
+const props = defineProps<{ acids: Partial<Record<FattyAcid, number>>; title?: string }>()
 const { say } = storeToRefs(useWorkshop())
 const colours: Record<FattyAcid, string> = {
   caprylic: '#16414c',
@@ -31,7 +31,7 @@ const parts = computed(() =>
 
 <template>
   <div>
-    <h2 class="mb-1.5">Fatty acids</h2>
+    <h2 class="mb-1.5">{{ title ?? 'Fatty acids' }}</h2>
     <p v-if="!parts.length" class="text-ink-2">They show as soon as there is a fat.</p>
     <template v-else>
       <div class="flex h-7 gap-0.5 overflow-hidden rounded-[3px]" aria-hidden="true">

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { library } from '#core/materials/library'
 import { faultsInFormula } from '#core/formula/faults'
 import type { Incoming } from '~/utils/files'
 
 /** Shows what an import will do before it does it. */
+const { library } = storeToRefs(useMaterials())
 const open = defineModel<boolean>({ required: true })
 const formulas = useFormulas()
 const toasts = useToasts()
@@ -17,7 +17,7 @@ const usable = computed(() => incoming.value.filter(({ document }) => document))
 const taken = computed(() => new Set(formulas.list.map(({ document }) => document.name)))
 function whatHappens({ document, faults }: Incoming): string {
   if (!document) return faults.map(({ path, says }) => (path ? `${path}: ${says}` : says)).join(' ')
-  const draft = faultsInFormula(document, library)
+  const draft = faultsInFormula(document, library.value)
   const name = taken.value.has(document.name)
     ? `joins as a copy, since a “${document.name}” is here already`
     : 'joins'

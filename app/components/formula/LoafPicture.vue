@@ -1,21 +1,22 @@
 <script setup lang="ts">
+import type { FormulaDocument } from '#contracts/formula'
 import { faceOf, partColour } from '#core/formula/face'
-import { library } from '#core/materials/library'
 
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
-const { document } = useFormulaEditor()
+const { library } = storeToRefs(useMaterials())
+const { document } = defineProps<{ document: FormulaDocument }>()
 const bands = computed(() => {
-  const { parts } = document.value
+  const { parts } = document
   if (!parts.length)
-    return [{ name: 'all of it', share: 1, colour: faceOf(document.value, library).base }]
+    return [{ name: 'all of it', share: 1, colour: faceOf(document, library.value).base }]
   const whole = parts.reduce((sum, part) => sum + (part.share ?? 0), 0) || 1
   return parts.map((part) => ({
     name: part.name,
     share: (part.share ?? 0) / whole,
-    colour: partColour(document.value, part, library),
+    colour: partColour(document, part, library.value),
   }))
 })
-const pattern = computed(() => document.value.method.pattern)
+const pattern = computed(() => document.method.pattern)
 const mixed = computed(() =>
   ['in-pot-swirl', 'drop-pour', 'hanger-swirl', 'spun-swirl', 'drizzle'].includes(pattern.value),
 )

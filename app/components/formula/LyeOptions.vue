@@ -3,25 +3,24 @@
 const { document, put } = useFormulaEditor()
 const open = defineModel<boolean>({ required: true })
 const alkali = computed(() => document.value.alkali)
+function set(path: string[], value: number | null) {
+  if (value !== null) put(path, value)
+}
 </script>
 
 <template>
   <AppDialog v-model="open" title="Lye">
     <div class="grid gap-4 px-5 py-4">
-      <label class="flex items-center gap-3 font-semibold">
-        Sodium hydroxide is
-        <NumberField
-          kind="percent"
-          label="Purity of NaOH"
-          class="w-24"
-          :min="0.8"
-          :max="1"
-          :step="0.005"
-          :model-value="alkali.naohPurity"
-          @update:model-value="$event !== null && put(['alkali', 'naohPurity'], $event)"
-        />
-        pure
-      </label>
+      <LabelledNumber
+        says="Sodium hydroxide is this pure"
+        label="Purity of NaOH"
+        kind="percent"
+        :min="0.8"
+        :max="1"
+        :step="0.005"
+        :model-value="alkali.naohPurity"
+        @update:model-value="set(['alkali', 'naohPurity'], $event)"
+      />
       <label class="flex items-center gap-2 font-semibold">
         <input
           type="checkbox"
@@ -32,58 +31,51 @@ const alkali = computed(() => document.value.alkali)
         />
         It is a ready-mixed solution
       </label>
-      <label v-if="alkali.solutionStrength !== null" class="flex items-center gap-3 pl-6">
-        with
-        <NumberField
-          kind="percent"
+      <div v-if="alkali.solutionStrength !== null" class="pl-6">
+        <LabelledNumber
+          says="Pure NaOH in it"
           label="Pure NaOH in the solution"
-          class="w-24"
+          kind="percent"
           :min="0.1"
           :max="0.55"
           :model-value="alkali.solutionStrength"
-          @update:model-value="$event !== null && put(['alkali', 'solutionStrength'], $event)"
+          @update:model-value="set(['alkali', 'solutionStrength'], $event)"
         />
-        pure NaOH. One part 98 % flakes in one part water is 49.5 %.
-      </label>
-      <label class="flex items-center gap-3 font-semibold">
-        Potash takes
-        <NumberField
-          kind="percent"
-          label="Share of potash"
-          class="w-24"
-          :min="0"
-          :max="1"
-          :model-value="alkali.kohShare"
-          @update:model-value="$event !== null && put(['alkali', 'kohShare'], $event)"
-        />
-        of the alkali
-      </label>
-      <label v-if="alkali.kohShare > 0" class="flex items-center gap-3 pl-6">
-        and is
-        <NumberField
-          kind="percent"
+        <p class="mt-1 text-ink-2">
+          One part 98 % flakes in one part water is 49.5 %. It crystallises below about 12&nbsp;°C,
+          and warms the pot by some 30&nbsp;K when water or milk joins it.
+        </p>
+      </div>
+      <LabelledNumber
+        says="Potash takes this share of the alkali"
+        label="Share of potash"
+        kind="percent"
+        :min="0"
+        :max="1"
+        :model-value="alkali.kohShare"
+        @update:model-value="set(['alkali', 'kohShare'], $event)"
+      />
+      <div v-if="alkali.kohShare > 0" class="pl-6">
+        <LabelledNumber
+          says="Potassium hydroxide is this pure"
           label="Purity of KOH"
-          class="w-24"
+          kind="percent"
           :min="0.8"
           :max="1"
           :model-value="alkali.kohPurity"
-          @update:model-value="$event !== null && put(['alkali', 'kohPurity'], $event)"
+          @update:model-value="set(['alkali', 'kohPurity'], $event)"
         />
-        pure, weighed dry. It makes a softer bar.
-      </label>
-      <label class="flex items-center gap-3 font-semibold">
-        Ice is
-        <NumberField
-          kind="percent"
-          label="Share of ice"
-          class="w-24"
-          :min="0"
-          :max="1"
-          :model-value="document.iceShare"
-          @update:model-value="$event !== null && put(['iceShare'], $event)"
-        />
-        of the water in the lye
-      </label>
+        <p class="mt-1 text-ink-2">Weighed dry. It makes a softer bar.</p>
+      </div>
+      <LabelledNumber
+        says="Ice, as a share of the water in the lye"
+        label="Share of ice"
+        kind="percent"
+        :min="0"
+        :max="1"
+        :model-value="document.iceShare"
+        @update:model-value="set(['iceShare'], $event)"
+      />
     </div>
     <template #actions><AppButton kind="main" @click="open = false">Done</AppButton></template>
   </AppDialog>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
 import { barsOf, cureRuleFor, cureRules } from '#core/rack/cure'
-import { library } from '#core/materials/library'
 
 /** Freezes the formula into a batch, after the last look at what speaks against it. */
+const { library } = storeToRefs(useMaterials())
 const editor = useFormulaEditor()
 const { result, remarks, faults, document, save } = editor
 const batches = useBatches()
@@ -11,7 +11,7 @@ const router = useRouter()
 const { say } = storeToRefs(useWorkshop())
 const open = defineModel<boolean>({ required: true })
 
-const usual = computed(() => cureRuleFor(result.value, library))
+const usual = computed(() => cureRuleFor(result.value, library.value))
 const bars = ref<number | null>(barsOf(document.value, result.value.batter))
 const rule = ref<string>(usual.value.id)
 const reasons = ref<Record<string, string>>({})

@@ -3,13 +3,13 @@ import type { PartLine } from '#contracts/formula'
 import { shareTolerance } from '#core/formula/compute'
 import { partColour } from '#core/formula/face'
 import { ratioFrom } from '#core/water/ways'
-import { library } from '#core/materials/library'
 
 /** The batter divided into pots: share, own water, own colour, scent or none. */
+const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
-const colours = [...library.additives.values()].filter(({ tints }) => tints)
+const colours = computed(() => [...library.value.additives.values()].filter(({ tints }) => tints))
 const sum = computed(() =>
   document.value.parts.reduce((whole, part) => whole + (part.share ?? 0), 0),
 )
@@ -22,15 +22,15 @@ const ratioOf = (index: number) => {
     : ratioFrom(water.held, water.value, 1, 1)
 }
 const tintOf = (part: PartLine) =>
-  part.additives.find((line) => library.additives.get(line.id)?.tints)?.id ?? ''
+  part.additives.find((line) => library.value.additives.get(line.id)?.tints)?.id ?? ''
 
 function setParts(parts: PartLine[]) {
   change({ ...document.value, parts })
 }
 function setTint(index: number, id: string) {
   const part = document.value.parts[index]!
-  const others = part.additives.filter((line) => !library.additives.get(line.id)?.tints)
-  const rate = library.additives.get(id)?.usualRate ?? 0.01
+  const others = part.additives.filter((line) => !library.value.additives.get(line.id)?.tints)
+  const rate = library.value.additives.get(id)?.usualRate ?? 0.01
   const added = id ? [{ id, rate, of: 'oils' as const, carrier: null }] : []
   put(['parts', index, 'additives'], [...others, ...added])
 }

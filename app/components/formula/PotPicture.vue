@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { scentColour } from '#core/formula/face'
 import { batterMillilitres, potFor } from '#core/formula/volume'
-import { library } from '#core/materials/library'
 
 /** The pot to scale, filled in the order of pouring. Thin layers of one kind share a label. */
+const { library } = storeToRefs(useMaterials())
 const { document, result } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
@@ -22,13 +22,13 @@ const layers = computed<Layer[]>(() => {
       key: `fat-${index}`,
       label: shortName(fat.name),
       grams: fat.grams,
-      colour: library.fats.get(fat.id)?.colour ?? '#cbbf9f',
+      colour: library.value.fats.get(fat.id)?.colour ?? '#cbbf9f',
     })),
     ...liquids.map((liquid, index) => ({
       key: `liquid-${index}`,
       label: liquid.name,
       grams: liquid.grams,
-      colour: library.liquids.get(liquid.id)?.colour ?? '#e9dfca',
+      colour: library.value.liquids.get(liquid.id)?.colour ?? '#e9dfca',
     })),
     { key: 'water', label: 'Water', grams: water.weighed, colour: 'var(--color-water)' },
     {
@@ -42,7 +42,7 @@ const layers = computed<Layer[]>(() => {
       key: `additive-${index}`,
       label: shortName(additive.name),
       grams: additive.grams,
-      colour: library.additives.get(additive.id)?.colour ?? '#6f8f86',
+      colour: library.value.additives.get(additive.id)?.colour ?? '#6f8f86',
     })),
     ...scents.map((scent, index) => ({
       key: `scent-${index}`,
@@ -55,7 +55,7 @@ const layers = computed<Layer[]>(() => {
 })
 const shortName = (name: string) => name.replace(/,.*$/, '').replace(/ (oil|butter)$/i, '')
 
-const pot = computed(() => potFor(batterMillilitres(result.value, library)))
+const pot = computed(() => potFor(batterMillilitres(result.value, library.value)))
 const top = 6
 const bottom = 428
 const inside = bottom - top

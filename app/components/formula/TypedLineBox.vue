@@ -2,7 +2,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { addMaterial, addOwnFat, addScent } from '#core/formula/edit'
 import { idFrom, readTypedLine } from '#core/formula/typedLine'
-import { library, type Material } from '#core/materials/library'
+import type { Material } from '#core/materials/library'
 import type { Amount } from '#core/units/readAmount'
 
 interface Choice {
@@ -13,6 +13,7 @@ interface Choice {
 }
 
 const { document, change } = useFormulaEditor()
+const { library } = storeToRefs(useMaterials())
 const { say } = storeToRefs(useWorkshop())
 const formulas = useFormulas()
 const query = ref('')
@@ -29,7 +30,7 @@ const amountText = (amount: Amount | null) => {
 }
 const kinds = { fat: 'fat', liquid: 'liquid, in place of water', additive: 'extra' } as const
 
-const line = computed(() => readTypedLine(query.value, library))
+const line = computed(() => readTypedLine(query.value, library.value))
 
 /** Scents the workshop has used, so that their maximum comes along. */
 const knownScents = computed(() => {
@@ -46,7 +47,7 @@ const choices = computed<Choice[]>(() => {
     key: `${material.kind} ${material.id}`,
     says: `${material.name}${of}`,
     also: kinds[material.kind],
-    act: () => change(addMaterial(document.value, material, amount, library)),
+    act: () => change(addMaterial(document.value, material, amount, library.value)),
   }))
   const known = [...knownScents.value.values()]
     .filter((scent) => (scent.name ?? scent.id).toLowerCase().startsWith(name.toLowerCase()))
@@ -94,7 +95,7 @@ function choose(choice: Choice | null) {
   if (input.value) input.value.$el.value = ''
 }
 function addOwn(sap: number | null) {
-  if (sap) change(addOwnFat(document.value, ownName.value, sap, ownAmount, library))
+  if (sap) change(addOwnFat(document.value, ownName.value, sap, ownAmount, library.value))
 }
 defineExpose({ focus: () => input.value?.$el.focus() })
 </script>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { WaterHeld } from '#contracts/formula'
 import { holdWater } from '#core/formula/edit'
-import { library } from '#core/materials/library'
 import { ratioFrom, waysFrom } from '#core/water/ways'
 
 /** Water said in three ways: one is held, the others follow. The dial moves all of them. */
+const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
@@ -34,7 +34,7 @@ function type(held: WaterHeld, value: number | null) {
   change({ ...document.value, water: { held, value } }, `water.${held}`)
 }
 function hold(held: WaterHeld) {
-  if (held !== document.value.water.held) change(holdWater(document.value, held, library))
+  if (held !== document.value.water.held) change(holdWater(document.value, held, library.value))
 }
 function turn(to: number) {
   const { held } = document.value.water

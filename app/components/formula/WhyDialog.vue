@@ -2,9 +2,9 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { explain, type Figure } from '#core/formula/explain'
-import { library } from '#core/materials/library'
 
 /** The sum behind a figure, line by line. */
+const { library } = storeToRefs(useMaterials())
 const props = defineProps<{ document: FormulaDocument; result: FormulaResult }>()
 const figure = defineModel<Figure | null>({ required: true })
 const { say } = storeToRefs(useWorkshop())
@@ -15,7 +15,7 @@ const open = computed({
   },
 })
 const told = computed(() =>
-  explain(figure.value ?? 'lye', props.document, props.result, library, say.value),
+  explain(figure.value ?? 'lye', props.document, props.result, library.value, say.value),
 )
 </script>
 

@@ -48,6 +48,18 @@ const all = computed<Hit[]>(() => [
     also: 'fats, liquids, extras and their values',
     go: () => router.push('/formulas/materials'),
   },
+  {
+    id: 'moulds',
+    says: 'Moulds',
+    also: 'what the workshop pours into',
+    go: () => router.push('/formulas/moulds'),
+  },
+  {
+    id: 'compare',
+    says: 'Compare',
+    also: 'two formulas, versions or batches side by side',
+    go: () => router.push('/formulas/compare'),
+  },
   ...stations.map(({ name, path, key }) => ({
     id: path,
     says: name,

@@ -17,6 +17,7 @@ const groups = [
       ['a', 'add a line by typing, as castor 5%'],
       ['w', 'water'],
       ['s', 'superfat'],
+      ['v', 'versions'],
       ['Ctrl Z', 'undo'],
       ['Ctrl Shift Z', 'do again'],
       ['↑ ↓', 'in a number: one step more or less, with Shift ten'],

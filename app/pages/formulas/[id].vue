@@ -17,6 +17,7 @@ const { say } = storeToRefs(useWorkshop())
 
 const why = ref<Figure | null>(null)
 const making = ref(false)
+const versions = ref(false)
 const typedLine = ref<{ focus: () => void } | null>(null)
 const water = ref<{ focus: () => void } | null>(null)
 const nameFault = ref('')
@@ -29,6 +30,7 @@ onMounted(() => {
 useShortcuts({
   a: () => typedLine.value?.focus(),
   w: () => water.value?.focus(),
+  v: () => (versions.value = true),
   s: () => globalThis.document.querySelector<HTMLInputElement>('[data-superfat] input')?.focus(),
 })
 
@@ -44,10 +46,7 @@ const setUse = (event: Event) =>
   editor.put(['use'], (event.target as HTMLSelectElement).value as Use)
 async function duplicate() {
   try {
-    const copy = await formulas.create({
-      ...document.value,
-      name: formulas.freeName(`${document.value.name}, copy`),
-    })
+    const copy = await formulas.duplicate(document.value)
     await router.push(`/formulas/${copy}`)
     toasts.show('This is the copy.')
   } catch (error) {
@@ -57,12 +56,7 @@ async function duplicate() {
 async function remove() {
   try {
     await editor.save.flush()
-    await formulas.remove({
-      id,
-      revision: editor.save.revision.value,
-      changedAt: '',
-      document: document.value,
-    })
+    await formulas.remove({ id, document: document.value })
     forgetPending(id)
     await router.push('/formulas')
   } catch (error) {
@@ -91,6 +85,11 @@ function divide() {
   })
 }
 const entries = computed(() => [
+  { says: 'Versions…', act: () => (versions.value = true) },
+  {
+    says: 'Compare with another',
+    act: () => void router.push({ path: '/formulas/compare', query: { a: `f:${id}` } }),
+  },
   { says: 'Duplicate', act: () => void duplicate() },
   ...(document.value.parts.length
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
@@ -200,7 +199,7 @@ const entries = computed(() => [
       </div>
       <div class="px-4 py-3">
         <h2 class="mb-2">The loaf and the cut bar</h2>
-        <LoafPicture />
+        <LoafPicture :document="document" />
       </div>
     </div>
     <p class="mt-3 text-sm text-ink-2">
@@ -211,5 +210,6 @@ const entries = computed(() => [
     </p>
     <LazyWhyDialog v-if="why" v-model="why" :document="document" :result="result" />
     <LazyMakeBatchDialog v-if="making" v-model="making" />
+    <LazyVersionsDialog v-if="versions" v-model="versions" />
   </div>
 </template>

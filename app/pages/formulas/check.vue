@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { CircleCheck, CircleHelp, CircleDashed, OctagonX } from '@lucide/vue'
-import { library } from '#core/materials/library'
 import { judgeRecipe } from '#core/recipe/judge'
 import { readRecipe, type RecipeLine } from '#core/recipe/read'
 import { useSessionStorage } from '@vueuse/core'
 
+const { library } = storeToRefs(useMaterials())
 const formulas = useFormulas()
 const toasts = useToasts()
 const router = useRouter()
@@ -15,8 +15,8 @@ onMounted(() => void formulas.load())
 const text = useSessionStorage('mantle-recipe', '')
 const example =
   '500 g olive oil\n200 g coconut oil\n100 g NaOH\n230 ml water\n20 g lavender essential oil'
-const lines = computed(() => readRecipe(text.value, library))
-const report = computed(() => judgeRecipe(lines.value, library, say.value))
+const lines = computed(() => readRecipe(text.value, library.value))
+const report = computed(() => judgeRecipe(lines.value, library.value, say.value))
 const kinds: Record<RecipeLine['kind'], string> = {
   fat: 'fat',
   liquid: 'liquid',

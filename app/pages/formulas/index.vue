@@ -2,9 +2,9 @@
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
 import { faceOf } from '#core/formula/face'
-import { library } from '#core/materials/library'
 import { useNames } from '~/utils/useNames'
 
+const { library } = storeToRefs(useMaterials())
 const formulas = useFormulas()
 const batches = useBatches()
 const toasts = useToasts()
@@ -31,7 +31,7 @@ const text = (formula: StoredFormula) =>
     formula.document.name,
     useNames[formula.document.use],
     formula.document.notes,
-    ...formula.document.fats.map((fat) => fat.name ?? library.fats.get(fat.id)?.name ?? ''),
+    ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
     ...formula.document.scents.map((scent) => scent.name ?? scent.id),
   ]
     .join(' ')
@@ -60,13 +60,15 @@ const entriesOf = (formula: StoredFormula) => [
   { says: 'Rename…', act: () => (renaming.value = formula) },
   {
     says: 'Duplicate',
-    act: () => attempt(async () => router.push(`/formulas/${await formulas.duplicate(formula)}`)),
+    act: () =>
+      attempt(async () => router.push(`/formulas/${await formulas.duplicate(formula.document)}`)),
   },
   { says: 'Export', act: () => exportFormula(formula.document) },
   { says: 'Delete', danger: true, act: () => attempt(() => formulas.remove(formula)) },
 ]
 const importing = ref(false)
 const allEntries = [
+  { says: 'Compare two', act: () => void router.push('/formulas/compare') },
   { says: 'Import…', act: () => (importing.value = true) },
   {
     says: 'Export all',
@@ -82,7 +84,7 @@ const allEntries = [
   },
 ]
 const sizeOf = (formula: StoredFormula) => {
-  const grams = computeFormula(formula.document, library).oils
+  const grams = computeFormula(formula.document, library.value).oils
   return grams ? `${say.value.amount(grams)} of oils` : 'no size yet'
 }
 const search = ref<HTMLInputElement | null>(null)
@@ -101,6 +103,7 @@ const search = ref<HTMLInputElement | null>(null)
         aria-label="Find a formula"
       />
       <AppButton to="/formulas/materials">Materials</AppButton>
+      <AppButton to="/formulas/moulds">Moulds</AppButton>
       <AppButton to="/formulas/check">Check a recipe</AppButton>
       <AppButton kind="main" @click="start">New formula</AppButton>
       <AppMenu label="More for all formulas" :entries="allEntries" />

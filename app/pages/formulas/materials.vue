@@ -1,29 +1,31 @@
 <script setup lang="ts">
-import type { Additive } from '#core/materials/additives'
+import type { OwnMaterial } from '#contracts/material'
 import type { Fat } from '#core/materials/fat'
 import { plainName } from '#core/materials/find'
-import { library, type Material } from '#core/materials/library'
-import type { Liquid } from '#core/materials/liquids'
-import { sources } from '#core/materials/sources'
+import type { Material } from '#core/materials/library'
+import { blankMaterial, ownPrefix, recordOf } from '#core/materials/own'
 
 /** Everything a formula may hold, with where each value comes from; two or three side by side. */
+const materials = useMaterials()
+const { library } = storeToRefs(materials)
+const toasts = useToasts()
 useHead({ title: 'Materials · Mantle' })
-const { say } = storeToRefs(useWorkshop())
 const query = ref('')
-const kind = ref<'all' | Material['kind']>('all')
+const kind = ref<'all' | 'own' | Material['kind']>('all')
 const state = ref<'any' | Fat['stateAt20']>('any')
 const origin = ref('any')
 const chosen = ref<string[]>(['fat olive', 'fat coconut'])
 const most = 3
 
-const all: Material[] = [
-  ...library.fats.values(),
-  ...library.liquids.values(),
-  ...library.additives.values(),
-]
+const isOwn = (material: Material) => materials.recordOf(material.id) !== undefined
+const all = computed((): Material[] => [
+  ...library.value.fats.values(),
+  ...library.value.liquids.values(),
+  ...library.value.additives.values(),
+])
 const keyOf = (material: Material) => `${material.kind} ${material.id}`
 const kinds = { fat: 'Fats, butters, waxes, acids', liquid: 'Liquids', additive: 'Extras' } as const
-const origins = [...new Set([...library.fats.values()].flatMap((fat) => fat.origin))].sort()
+const origins = [...new Set([...library.value.fats.values()].flatMap((fat) => fat.origin))].sort()
 const textOf = (material: Material) =>
   plainName(
     [
@@ -36,11 +38,12 @@ const textOf = (material: Material) =>
       material.kind === 'additive' ? material.group : '',
     ].join(' '),
   )
-const texts = new Map(all.map((material) => [keyOf(material), textOf(material)]))
+const texts = computed(() => new Map(all.value.map((item) => [keyOf(item), textOf(item)])))
 const found = computed(() => {
   const words = plainName(query.value).split(' ').filter(Boolean)
-  return all.filter((material) => {
-    if (kind.value !== 'all' && material.kind !== kind.value) return false
+  return all.value.filter((material) => {
+    if (kind.value === 'own' && !isOwn(material)) return false
+    if (!['all', 'own', material.kind].includes(kind.value)) return false
     if (state.value !== 'any' && (material.kind !== 'fat' || material.stateAt20 !== state.value))
       return false
     if (
@@ -48,84 +51,47 @@ const found = computed(() => {
       (material.kind !== 'fat' || !material.origin.some((from) => from === origin.value))
     )
       return false
-    return words.every((word) => texts.get(keyOf(material))!.includes(word))
+    return words.every((word) => texts.value.get(keyOf(material))!.includes(word))
   })
 })
-const compared = computed(() => all.filter((material) => chosen.value.includes(keyOf(material))))
+const compared = computed(() =>
+  all.value.filter((material) => chosen.value.includes(keyOf(material))),
+)
 function toggle(key: string) {
   chosen.value = chosen.value.includes(key)
     ? chosen.value.filter((other) => other !== key)
     : [...chosen.value, key].slice(-most)
 }
 
-const certainty = { standard: 'standard', handbook: 'handbook', trade: 'trade' } as const
-const from = (source: keyof typeof sources) =>
-  `${certainty[sources[source].certainty]}: ${sources[source].title}`
-type Fact = [name: string, value: string, source?: string]
-function factsOfFat(fat: Fat): Fact[] {
-  return [
-    [
-      'Saponification value',
-      `${say.value.number(fat.sap.typical)} (${fat.sap.low} to ${fat.sap.high}) mg KOH/g`,
-      from(fat.sap.source),
-    ],
-    [
-      'Takes no lye',
-      say.value.percent(fat.unsaponifiables.value),
-      from(fat.unsaponifiables.source),
-    ],
-    [
-      'At 20 °C',
-      fat.softens
-        ? `${fat.stateAt20}, softens at ${say.value.temperature(fat.softens.value)}`
-        : fat.stateAt20,
-      fat.softens ? from(fat.softens.source) : undefined,
-    ],
-    ['Density, melted', `${say.value.number(fat.density.value, 3)} g/ml`, from(fat.density.source)],
-    ['From', `${fat.latin}; ${fat.origin.join(', ')}`],
-    ['On a label', fat.inci],
-  ]
+const editing = shallowRef<OwnMaterial | null>(null)
+const dialogOpen = computed({
+  get: () => editing.value !== null,
+  set: (value) => {
+    if (!value) editing.value = null
+  },
+})
+function kept(id: string) {
+  const key = `${editing.value!.kind} ${id}`
+  if (!chosen.value.includes(key)) toggle(key)
 }
-const factsOfLiquid = (liquid: Liquid): Fact[] => [
-  ['Water', say.value.percent(liquid.water), from(liquid.source)],
-  [
-    'Fat',
-    liquid.fat > 0 ? `${say.value.percent(liquid.fat)}, value ${liquid.fatSap}` : 'none',
-    from(liquid.source),
-  ],
-  ['Sugar', say.value.percent(liquid.sugar), from(liquid.source)],
-  [
-    'Usually',
-    liquid.moment === 'lye'
-      ? 'in the lye'
-      : liquid.moment === 'oils'
-        ? 'into the oils'
-        : 'at trace',
-  ],
-  ['Mind', liquid.mind],
-]
-const factsOfAdditive = (extra: Additive): Fact[] => [
-  [
-    'Usual rate',
-    `${say.value.percent(extra.usualRate)}, at most ${say.value.percent(extra.highRate)} of oils`,
-    from(extra.source),
-  ],
-  ['A teaspoon weighs', `≈ ${say.value.mass(extra.density * 4.92892)}`, from(extra.source)],
-  ['Lye', extra.acid ? 'takes lye before the fats do' : 'takes none'],
-  ['Pace', extra.pace > 0 ? 'quicker' : extra.pace < 0 ? 'slower' : 'no change'],
-  ['Heat', extra.heats ? 'runs hotter' : 'no change'],
-  [
-    'Stirred into',
-    extra.disperse ? `${extra.disperse.ratio} parts ${extra.disperse.in}` : 'as it is',
-  ],
-  ['Does', extra.does],
-]
-const factsOf = (material: Material): Fact[] => {
-  if (material.kind === 'fat') return factsOfFat(material)
-  return material.kind === 'liquid' ? factsOfLiquid(material) : factsOfAdditive(material)
+async function drop(material: Material) {
+  const record = materials.recordOf(material.id)
+  try {
+    if (!record) return
+    const shipped = !material.id.startsWith(ownPrefix)
+    await materials.remove(
+      record,
+      shipped ? `${material.name} has the library’s values again.` : undefined,
+    )
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
 }
-const noteOf = (material: Material) =>
-  material.kind === 'fat' ? [material.mixUp, material.unchecked].filter(Boolean).join(' ') : ''
+const more = [
+  { says: 'Add a fat', act: () => (editing.value = blankMaterial('fat')) },
+  { says: 'Add a liquid', act: () => (editing.value = blankMaterial('liquid')) },
+  { says: 'Add an extra', act: () => (editing.value = blankMaterial('additive')) },
+]
 </script>
 
 <template>
@@ -139,6 +105,7 @@ const noteOf = (material: Material) =>
         </p>
       </div>
       <AppButton to="/formulas">All formulas</AppButton>
+      <AppMenu label="Add and exchange materials" :entries="more" />
     </div>
     <div class="grid gap-4 lg:grid-cols-[400px_1fr]">
       <section class="sheet flex flex-col lg:max-h-[640px]" aria-label="All materials">
@@ -152,6 +119,7 @@ const noteOf = (material: Material) =>
           />
           <select v-model="kind" class="field min-w-0" aria-label="Kind">
             <option value="all">all kinds</option>
+            <option value="own">your own</option>
             <option v-for="(says, id) in kinds" :key="id" :value="id">{{ says }}</option>
           </select>
           <select v-model="state" class="field min-w-0" aria-label="At 20 °C">
@@ -182,6 +150,7 @@ const noteOf = (material: Material) =>
                 :style="{ background: material.colour }"
               />
               <span class="min-w-0 flex-1 truncate">{{ material.name }}</span>
+              <small v-if="isOwn(material)" class="shrink-0 font-semibold text-act">own</small>
               <small class="figure shrink-0 text-ink-2">{{
                 material.kind === 'fat'
                   ? material.sap.typical
@@ -192,7 +161,7 @@ const noteOf = (material: Material) =>
             </label>
           </li>
           <li v-if="!found.length" class="px-3 py-4 text-ink-2">
-            Nothing matches. Try fewer words, or add it to a formula as a fat of your own.
+            Nothing matches. Try fewer words, or add it as your own from the menu above.
           </li>
         </ul>
         <p class="border-t border-line-2 px-3 py-2 text-sm text-ink-2">{{ found.length }} found</p>
@@ -202,37 +171,20 @@ const noteOf = (material: Material) =>
         aria-label="Side by side"
         aria-live="polite"
       >
-        <article v-for="material in compared" :key="keyOf(material)" class="sheet px-4 py-3">
-          <h2 class="flex items-center gap-2 text-[16px] font-bold text-ink">
-            <i
-              class="h-5 w-3.5 rounded-[2px] border border-black/10"
-              :style="{ background: material.colour }"
-            />{{ material.name }}
-          </h2>
-          <FattyAcidBar
-            v-if="material.kind === 'fat' && Object.keys(material.profile.value).length"
-            :acids="material.profile.value"
-            class="mt-2"
-          />
-          <dl class="mt-2 grid gap-1.5">
-            <div v-for="[name, value, source] in factsOf(material)" :key="name">
-              <dt class="text-sm text-ink-2">{{ name }}</dt>
-              <dd class="figure font-[550]">
-                {{ value
-                }}<small v-if="source" class="block text-xs font-normal text-ink-3">{{
-                  source
-                }}</small>
-              </dd>
-            </div>
-          </dl>
-          <p v-if="noteOf(material)" class="mt-2 border-t border-line-2 pt-2 text-sm">
-            {{ noteOf(material) }}
-          </p>
-        </article>
+        <MaterialCard
+          v-for="material in compared"
+          :key="keyOf(material)"
+          :material="material"
+          :own="isOwn(material)"
+          :shipped="!material.id.startsWith(ownPrefix)"
+          @edit="editing = materials.recordOf(material.id)?.document ?? recordOf(material)"
+          @drop="drop(material)"
+        />
         <p v-if="!compared.length" class="text-ink-2">
           Tick materials on the left to see them here.
         </p>
       </section>
     </div>
+    <LazyMaterialDialog v-if="editing" v-model="dialogOpen" :start="editing" @kept="kept" />
   </div>
 </template>

@@ -2,18 +2,19 @@ import { newBatchSchema } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { faultsInFormula } from '#core/formula/faults'
 import { freeze, openStops } from '#core/formula/freeze'
-import { library } from '#core/materials/library'
 import { getBatch, makeBatch } from '../../db/batches'
-import { getFormula } from '../../db/formulas'
+import { formulas } from '../../db/documents'
+import { libraryOf } from '../../db/library'
 
 export default route(newBatchSchema, ({ db, now, body }) => {
   const made = getBatch(db, body.id)
   if (made) return made
-  const formula = getFormula(db, body.formulaId)
+  const formula = formulas.get(db, body.formulaId)
   if (!formula) refuse(404, 'There is no such formula; it may be deleted.', 'formulaId')
   if (formula.revision !== body.revision)
     refuse(409, 'The formula has changed since; look at it once more.', 'revision')
   const { document } = formula
+  const library = libraryOf(db)
   const faults = faultsInFormula(document, library)
   if (faults.length) throw new Refusal(422, faults)
   const frozen = freeze(document, library, body.overruled)

@@ -1,3 +1,1 @@
-import { listFormulas } from '../../db/formulas'
-
-export default route(null, ({ db }) => listFormulas(db))
+export default formulaRoutes.list()

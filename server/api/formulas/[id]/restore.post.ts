@@ -1,6 +1,1 @@
-import { restoreFormula } from '../../../db/formulas'
-
-export default route(
-  null,
-  ({ db, id }) => restoreFormula(db, id) ?? refuse(404, 'There is no such formula.'),
-)
+export default formulaRoutes.restore()

@@ -1,0 +1,185 @@
+<script setup lang="ts">
+import type { FormulaVersion, VersionNotes } from '#contracts/version'
+import { changesBetween, inOneLine } from '#core/formula/changes'
+
+/** The named versions of a formula: keep one, say what it was for, later whether it did it; compare and bring back. */
+const editor = useFormulaEditor()
+const { document, save } = editor
+const open = defineModel<boolean>({ required: true })
+const { library } = storeToRefs(useMaterials())
+const workshop = useWorkshop()
+const toasts = useToasts()
+
+const list = ref<FormulaVersion[]>([])
+const loaded = ref(false)
+const problem = ref('')
+const name = ref('')
+const purpose = ref('')
+const busy = ref(false)
+
+async function load() {
+  try {
+    list.value = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
+    name.value = `Version ${(list.value[0]?.number ?? 0) + 1}`
+    loaded.value = true
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+onMounted(load)
+
+const lineFrom = (before: FormulaVersion | undefined, after: FormulaVersion['document']) =>
+  before
+    ? inOneLine(changesBetween(before.document, after, library.value, workshop.say))
+    : 'The first one kept.'
+const sinceLast = computed(() => lineFrom(list.value[0], document.value))
+const unchanged = computed(() => list.value.length > 0 && sinceLast.value === inOneLine([]))
+
+async function keep() {
+  if (!name.value.trim()) {
+    problem.value = 'Give the version a name.'
+    return
+  }
+  busy.value = true
+  problem.value = ''
+  try {
+    await save.flush()
+    if (save.state.value !== 'saved')
+      throw new ApiError(0, [{ path: '', says: save.problem.value }])
+    const kept = await api.post<FormulaVersion>(`/api/formulas/${editor.id}/versions`, {
+      id: newId(),
+      revision: save.revision.value,
+      name: name.value,
+      purpose: purpose.value,
+    })
+    list.value = [kept, ...list.value]
+    name.value = `Version ${kept.number + 1}`
+    purpose.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+async function write(version: FormulaVersion, notes: Partial<VersionNotes>) {
+  const { name: called, purpose: wanted, didIt, learned } = { ...version, ...notes }
+  try {
+    const kept = await api.put<FormulaVersion>(`/api/versions/${version.id}`, {
+      name: called,
+      purpose: wanted,
+      didIt,
+      learned,
+    })
+    list.value = list.value.map((item) => (item.id === kept.id ? kept : item))
+    problem.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+function bringBack(version: FormulaVersion) {
+  editor.change(version.document)
+  toasts.show(`${document.value.name} is as in “${version.name}” again.`, {
+    undo: () => editor.history.undo(),
+  })
+  open.value = false
+}
+const answers = { yes: 'it did', partly: 'partly', no: 'it did not' } as const
+const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Versions" wide>
+    <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
+      <form class="grid gap-3 sm:grid-cols-[13rem_1fr_auto]" @submit.prevent="keep">
+        <label class="grid gap-1 font-semibold">
+          Keep it as it is now, as
+          <input v-model="name" class="field font-normal" maxlength="80" />
+        </label>
+        <label class="grid gap-1 font-semibold">
+          What the change is for
+          <input
+            v-model="purpose"
+            class="field font-normal"
+            maxlength="500"
+            placeholder="More foam in hard water"
+          />
+        </label>
+        <AppButton kind="main" class="self-end" :disabled="busy || unchanged" @click="keep">
+          Keep
+        </AppButton>
+        <p class="text-ink-2 sm:col-span-3">
+          <b class="font-semibold">Since the last one:</b> {{ sinceLast }}
+        </p>
+      </form>
+      <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
+      <ol v-if="list.length" aria-label="Versions, the newest first">
+        <li v-for="(version, index) in list" :key="version.id" class="border-t border-line py-3">
+          <div class="flex flex-wrap items-baseline gap-x-3">
+            <b class="text-[15.5px] font-[650]">{{ version.number }}. {{ version.name }}</b>
+            <span class="text-sm text-ink-2">{{
+              dayText(workshop.dayOf(version.keptAt), { today: workshop.today })
+            }}</span>
+            <span class="ml-auto flex gap-4">
+              <NuxtLink
+                class="link"
+                :to="{
+                  path: '/formulas/compare',
+                  query: { a: `v:${version.id}`, b: `f:${editor.id}` },
+                }"
+                >Compare with now</NuxtLink
+              >
+              <button type="button" class="link" @click="bringBack(version)">Bring it back</button>
+            </span>
+          </div>
+          <p>{{ lineFrom(list[index + 1], version.document) }}</p>
+          <div class="mt-1.5 grid gap-2 sm:grid-cols-[1fr_9rem_1fr]">
+            <label class="grid gap-0.5 text-sm text-ink-2">
+              For
+              <textarea
+                rows="1"
+                class="field resize-none py-1 text-ink [field-sizing:content]"
+                maxlength="500"
+                :value="version.purpose"
+                :aria-label="`What ${version.name} was for`"
+                @change="write(version, { purpose: textOf($event) })"
+              ></textarea>
+            </label>
+            <label class="grid gap-0.5 text-sm text-ink-2">
+              Did it do it?
+              <select
+                class="field py-1 text-ink"
+                :aria-label="`Whether ${version.name} did it`"
+                :value="version.didIt ?? ''"
+                @change="
+                  write(version, {
+                    didIt: (($event.target as HTMLSelectElement).value ||
+                      null) as VersionNotes['didIt'],
+                  })
+                "
+              >
+                <option value="">not known yet</option>
+                <option v-for="(says, id) in answers" :key="id" :value="id">{{ says }}</option>
+              </select>
+            </label>
+            <label class="grid gap-0.5 text-sm text-ink-2">
+              What was learned
+              <textarea
+                rows="1"
+                class="field resize-none py-1 text-ink [field-sizing:content]"
+                maxlength="500"
+                :value="version.learned"
+                :aria-label="`What was learned from ${version.name}`"
+                @change="write(version, { learned: textOf($event) })"
+              ></textarea>
+            </label>
+          </div>
+        </li>
+      </ol>
+      <p v-else-if="loaded" class="text-ink-2">
+        Nothing is kept yet. Keep a version before a change, with what the change is for; after the
+        cure, come back and say whether it did it.
+      </p>
+    </div>
+    <template #actions><AppButton @click="open = false">Done</AppButton></template>
+  </AppDialog>
+</template>

@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { idSchema } from './batch'
+import type { FormulaDocument } from './formula'
+
+const words = z.string().trim().max(500)
+
+/** What the app sends to keep a formula as it is now under a name. The id is the client's. */
+export const newVersionSchema = z.strictObject({
+  id: idSchema,
+  /** The revision the maker saw; a formula that has moved on is not kept by mistake. */
+  revision: z.number().int().min(1),
+  name: z.string().trim().min(1).max(80),
+  purpose: words.default(''),
+})
+
+/** What may be written about a version later; its document never changes. */
+export const versionNotesSchema = z.strictObject({
+  name: z.string().trim().min(1).max(80),
+  /** What the change is for, in the maker's words. */
+  purpose: words,
+  /** Whether it did it; null as long as nobody knows. */
+  didIt: z.enum(['yes', 'partly', 'no']).nullable(),
+  learned: words,
+})
+export type VersionNotes = z.infer<typeof versionNotesSchema>
+
+export interface FormulaVersion extends VersionNotes {
+  id: string
+  formulaId: string
+  /** 1 for the first version of this formula. */
+  number: number
+  keptAt: string
+  document: FormulaDocument
+}
+
+/** A version without its document, for lists to choose from. */
+export type VersionSummary = Pick<FormulaVersion, 'id' | 'formulaId' | 'number' | 'name' | 'keptAt'>

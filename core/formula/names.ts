@@ -1,0 +1,18 @@
+import type { FatLine, FormulaDocument } from '#contracts/formula'
+import type { Library } from '../materials/library'
+import type { Speaker } from '../units/say'
+
+/** What a fat line is called: its own name, the library's, or its id. */
+export const nameOfFat = (line: Pick<FatLine, 'id' | 'name'>, library: Library): string =>
+  line.name ?? library.fats.get(line.id)?.name ?? line.id
+export const nameOfLiquid = (id: string, library: Library): string =>
+  library.liquids.get(id)?.name ?? id
+export const nameOfExtra = (id: string, library: Library): string =>
+  library.additives.get(id)?.name ?? id
+
+/** Water in the way it is held. */
+export function sayWater({ held, value }: FormulaDocument['water'], say: Speaker): string {
+  if (value === null) return 'open'
+  if (held === 'ratio') return say.ratio(value)
+  return `${say.percent(value, 2)} ${held === 'strength' ? 'lye strength' : 'of oils'}`
+}

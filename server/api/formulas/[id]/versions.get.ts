@@ -1,0 +1,3 @@
+import { listVersions } from '../../../db/versions'
+
+export default route(null, ({ db, id }) => listVersions(db, id))

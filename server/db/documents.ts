@@ -1,0 +1,99 @@
+import type { z } from 'zod'
+import type { Stored } from '#contracts/document'
+import { formulaSchema } from '#contracts/formula'
+import { ownMaterialSchema } from '#contracts/material'
+import { workshopMouldSchema } from '#contracts/mould'
+import type { Db } from './connection'
+
+interface Row {
+  id: string
+  revision: number
+  document: string
+  changed_at: string
+}
+
+export type Saved<T> =
+  { kind: 'saved'; stored: Stored<T> } | { kind: 'stale'; stored: Stored<T> } | { kind: 'gone' }
+
+/**
+ * One kind of document in a table of its own. Documents are parsed on the way out too, so that one written before a key
+ * existed gets its default.
+ */
+function documentStore<T>(table: 'formulas' | 'materials' | 'moulds', schema: z.ZodType<T>) {
+  const columns = 'id, revision, document, changed_at'
+  const stored = (row: Row): Stored<T> => ({
+    id: row.id,
+    revision: row.revision,
+    changedAt: row.changed_at,
+    document: schema.parse(JSON.parse(row.document)),
+  })
+
+  /** All that are not deleted, the newest change first. */
+  function list(db: Db): Stored<T>[] {
+    return db
+      .prepare<[], Row>(
+        `SELECT ${columns} FROM ${table} WHERE deleted_at IS NULL ORDER BY changed_at DESC, id DESC`,
+      )
+      .all()
+      .map(stored)
+  }
+
+  /** One of them, or null when there is none or it is deleted. */
+  function get(db: Db, id: string): Stored<T> | null {
+    const row = db
+      .prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ? AND deleted_at IS NULL`)
+      .get(id)
+    return row ? stored(row) : null
+  }
+
+  /**
+   * Keeps a document. Revision 0 creates it; any other must be the one that is kept now. The same document sent again
+   * (an answer that was lost on the way) is not stale. An id that was deleted may be used anew.
+   */
+  function save(db: Db, id: string, revision: number, document: T, now: string): Saved<T> {
+    const text = JSON.stringify(document)
+    return db
+      .transaction((): Saved<T> => {
+        const row = db
+          .prepare<[string], Row & { deleted_at: string | null }>(
+            `SELECT ${columns}, deleted_at FROM ${table} WHERE id = ?`,
+          )
+          .get(id)
+        const deleted = row?.deleted_at != null
+        if (revision > 0 && (!row || deleted)) return { kind: 'gone' }
+        if (row && !deleted && row.document === text) return { kind: 'saved', stored: stored(row) }
+        if (row && !deleted && row.revision !== revision)
+          return { kind: 'stale', stored: stored(row) }
+        db.prepare(
+          `INSERT INTO ${table} (id, revision, document, created_at, changed_at)
+           VALUES (?, 1, ?, ?, ?)
+           ON CONFLICT (id) DO UPDATE SET revision = revision + 1,
+             document = excluded.document, changed_at = excluded.changed_at, deleted_at = NULL`,
+        ).run(id, text, now, now)
+        return { kind: 'saved', stored: get(db, id)! }
+      })
+      .immediate()
+  }
+
+  /** Marks it as deleted; what was made from it keeps its frozen copy. False when there is none to delete. */
+  function remove(db: Db, id: string, now: string): boolean {
+    return (
+      db
+        .prepare(`UPDATE ${table} SET deleted_at = ? WHERE id = ? AND deleted_at IS NULL`)
+        .run(now, id).changes > 0
+    )
+  }
+
+  /** Takes a deletion back. */
+  function restore(db: Db, id: string): Stored<T> | null {
+    db.prepare(`UPDATE ${table} SET deleted_at = NULL WHERE id = ?`).run(id)
+    return get(db, id)
+  }
+
+  return { list, get, save, remove, restore }
+}
+export type DocumentStore<T> = ReturnType<typeof documentStore<T>>
+
+export const formulas = documentStore('formulas', formulaSchema)
+export const materials = documentStore('materials', ownMaterialSchema)
+export const moulds = documentStore('moulds', workshopMouldSchema)

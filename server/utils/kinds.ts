@@ -1,0 +1,48 @@
+import { formulaSchema } from '#contracts/formula'
+import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
+import { workshopMouldSchema } from '#contracts/mould'
+import { library } from '#core/materials/library'
+import { materialsUsed } from '#core/formula/freeze'
+import * as stores from '../db/documents'
+
+export const formulaRoutes = documentRoutes({
+  store: stores.formulas,
+  schema: formulaSchema,
+  called: 'formula',
+})
+
+export const mouldRoutes = documentRoutes({
+  store: stores.moulds,
+  schema: workshopMouldSchema,
+  called: 'mould',
+})
+
+const shippedKind = (id: string) =>
+  library.fats.get(id)?.kind ?? library.liquids.get(id)?.kind ?? library.additives.get(id)?.kind
+
+export const materialRoutes = documentRoutes({
+  store: stores.materials,
+  schema: ownMaterialSchema,
+  called: 'material',
+  ids: materialIdSchema,
+  beforeSave(_db, id, document) {
+    if (document.id !== id) refuse(422, 'The id is not that of the address.', 'document.id')
+    const kind = shippedKind(id)
+    if (!kind && !id.startsWith('own-'))
+      refuse(422, 'A material of your own has an id that begins with "own-".', 'document.id')
+    if (kind && kind !== document.kind)
+      refuse(422, `"${id}" is a ${kind} in the library.`, 'document.kind')
+  },
+  beforeDelete(db, id) {
+    if (shippedKind(id)) return
+    const using = stores.formulas
+      .list(db)
+      .filter(({ document }) => materialsUsed(document).has(id))
+      .map(({ document }) => document.name)
+    if (using.length)
+      refuse(
+        409,
+        `It is in ${using.slice(0, 3).join(', ')}${using.length > 3 ? ' and more' : ''}. Take it out there first.`,
+      )
+  },
+})
