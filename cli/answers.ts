@@ -6,6 +6,7 @@ import { naohPerKoh } from '#core/chemistry/elements'
 import { computeFormula } from '#core/formula/compute'
 import { faultsInFormula } from '#core/formula/faults'
 import { remarksOn } from '#core/formula/remarks/index'
+import { fillings } from '#core/mould/fillings'
 import { library } from '#core/materials/library'
 import { divideLiquid } from '#core/water/liquids'
 
@@ -56,6 +57,15 @@ export function computeFormulaText(value: unknown): object | Refused {
       fats: part.result.fats.map(({ id, grams }) => ({ id, grams })),
       water: waysOf(part.result),
     })),
+    ...(document.size.by === 'moulds'
+      ? {
+          moulds: fillings(document.size, result).map(({ name, millilitres, grams }) => ({
+            name,
+            millilitres,
+            grams,
+          })),
+        }
+      : {}),
     water: waysOf(result),
     superfat: result.superfat,
     fattyAcids: result.fattyAcids,

@@ -1,4 +1,5 @@
 import type { FormulaDocument, WaterHeld } from './formula'
+import type { LiquidMoment, WayOfLiquid } from './words'
 
 /** The fatty acids that a profile names. */
 export type FattyAcid =
@@ -58,7 +59,8 @@ export interface FatPortion extends Portion {
 export interface LiquidPortion extends Portion {
   waterGrams: number
   fatGrams: number
-  moment: 'lye' | 'oils' | 'trace'
+  moment: LiquidMoment
+  way: WayOfLiquid
 }
 
 export interface AdditivePortion extends Portion {

@@ -1,5 +1,7 @@
 import type { FormulaDocument, Use } from '#contracts/formula'
+import type { WayOfLiquid } from '#contracts/words'
 import { blankFormula } from '#core/formula/blank'
+import { milkWay } from '#core/water/milk'
 
 type Scent = [name: string, rate: number, maxOfBar: number | null]
 
@@ -12,7 +14,7 @@ interface Told {
   water?: FormulaDocument['water']
   scents?: Scent[]
   extras?: Record<string, number>
-  milk?: [id: string, share: number]
+  milk?: [id: string, share: number, way?: WayOfLiquid]
   purity?: number
   size?: FormulaDocument['size']
   parts?: FormulaDocument['parts']
@@ -47,7 +49,14 @@ function documentOf(told: Told): FormulaDocument {
       inLye: true,
     })),
     liquids: told.milk
-      ? [{ id: told.milk[0], share: told.milk[1], moment: 'oils', way: 'poured' }]
+      ? [
+          {
+            id: told.milk[0],
+            share: told.milk[1],
+            moment: milkWay(told.milk[2] ?? 'poured').moment,
+            way: told.milk[2] ?? 'poured',
+          },
+        ]
       : [],
     additives: Object.entries(told.extras ?? {}).map(([id, rate]) => ({
       id,
@@ -271,6 +280,18 @@ const told: Told[] = [
     method: { pattern: 'in-pot-swirl' },
     notes: 'Charcoal rubbed into olive first, or it speckles.',
     changed: 7,
+  },
+  {
+    name: 'Landing Goat',
+    use: 'baby',
+    oils: 1100,
+    shares: { olive: 0.6, coconut: 0.18, shea: 0.12, 'sunflower-high-oleic': 0.1 },
+    superfat: 0.08,
+    water: { held: 'ratio', value: 2.4 },
+    milk: ['goat-milk', 1, 'frozen'],
+    method: { lyeC: 28, oilsC: 34, gel: 'prevent' },
+    notes: 'All goat milk, frozen flat in bags. An hour for the lye, no hurry. No scent.',
+    changed: 18,
   },
   {
     name: 'Market Rose',

@@ -1,6 +1,8 @@
 import type { Fault } from '#contracts/faults'
 import type { FormulaDocument } from '#contracts/formula'
+import { leftBehind, portable } from '#core/formula/portable'
 import { idFrom } from '#core/formula/typedLine'
+import { library as shipped } from '#core/materials/library'
 
 /** Hands text to the browser as a file to keep. */
 export function download(name: string, text: string, type = 'application/json'): void {
@@ -11,9 +13,18 @@ export function download(name: string, text: string, type = 'application/json'):
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
 }
 
-/** Keeps one formula as a file of the open format. */
-export function exportFormula(formula: FormulaDocument): void {
-  download(`${idFrom(formula.name)}.mantle.json`, `${JSON.stringify(formula, null, 2)}\n`)
+/** Keeps formulas as a file of the open format, with the values of this workshop's own in them. */
+export function exportFormulas(name: string, formulas: FormulaDocument | FormulaDocument[]): void {
+  const { library } = useMaterials()
+  const list = Array.isArray(formulas) ? formulas : [formulas]
+  const documents = list.map((formula) => portable(formula, library, shipped))
+  const value = Array.isArray(formulas) ? documents : documents[0]
+  download(`${idFrom(name)}.mantle.json`, `${JSON.stringify(value, null, 2)}\n`)
+  const missing = [...new Set(list.flatMap((formula) => leftBehind(formula, library, shipped)))]
+  if (missing.length)
+    useToasts().show(
+      `${missing.join(', ')}: your own, so send the table of your materials along (Materials, Export your own).`,
+    )
 }
 
 /** One formula found in a file, or why there is none. */
@@ -36,22 +47,58 @@ async function incomingOf(file: string, value: unknown): Promise<Incoming> {
   return { file, document: null, faults }
 }
 
-/** Reads files of one formula each, or lists of formulas as "Export all" writes them. Nothing is kept yet. */
+/** Reads one table of formulas, each judged by its rows. */
+async function readFormulaTable(file: string, text: string): Promise<Incoming[]> {
+  const { formulasFromRows, rowAt } = await import('#core/exchange/formulaRows')
+  const { rows, faults } = await readCsv(text)
+  const read = formulasFromRows(rows)
+  const strays = [...faults, ...read.faults]
+  const told = await Promise.all(
+    read.formulas.map(async ({ name, candidate, rowOf, faults: inRows }) => {
+      const { document, faults: refused } = await incomingOf(name, candidate)
+      const words = [
+        ...inRows.map(rowFaultText),
+        ...refused.map(({ path, says }) => {
+          const row = rowAt(path, rowOf)
+          return row === null ? `${path}: ${says}` : rowFaultText({ row, column: '', says })
+        }),
+      ]
+      return {
+        file: name,
+        document: inRows.length ? null : document,
+        faults: words.map((says) => ({ path: '', says })),
+      }
+    }),
+  )
+  if (!strays.length && told.length) return told
+  const says = strays.length
+    ? strays.map(rowFaultText)
+    : [
+        'There are no rows in this table. The first row names the columns: formula, what, id, amount …',
+      ]
+  return [...told, { file, document: null, faults: says.map((text) => ({ path: '', says: text })) }]
+}
+
+async function readFormulaJson(file: string, text: string): Promise<Incoming[]> {
+  try {
+    const value = JSON.parse(text.replace(/^\uFEFF/, '')) as unknown
+    if (!Array.isArray(value)) return [await incomingOf(file, value)]
+    return await Promise.all(value.map((item, index) => incomingOf(`${file}, ${index + 1}`, item)))
+  } catch {
+    return [{ file, document: null, faults: [{ path: '', says: 'This is not JSON.' }] }]
+  }
+}
+
+/**
+ * Reads files of one formula each, lists of formulas as "Export all" writes them, and tables. Nothing is kept yet.
+ */
 export async function readFormulaFiles(files: File[]): Promise<Incoming[]> {
   const lists = await Promise.all(
-    files.map(async (file): Promise<Incoming[]> => {
-      try {
-        const value = JSON.parse((await file.text()).replace(/^\uFEFF/, '')) as unknown
-        return Array.isArray(value)
-          ? await Promise.all(
-              value.map((item, index) => incomingOf(`${file.name}, ${index + 1}`, item)),
-            )
-          : [await incomingOf(file.name, value)]
-      } catch {
-        return [
-          { file: file.name, document: null, faults: [{ path: '', says: 'This is not JSON.' }] },
-        ]
-      }
+    files.map(async (file) => {
+      const text = await file.text()
+      return /\.(csv|tsv|txt)$/i.test(file.name)
+        ? readFormulaTable(file.name, text)
+        : readFormulaJson(file.name, text)
     }),
   )
   return lists.flat()

@@ -12,6 +12,6 @@ export const momentNames: Record<AdditiveMoment | LiquidMoment, string> = {
 /** How a liquid goes in, in words. */
 export const wayNames: Record<WayOfLiquid, string> = {
   poured: 'poured',
-  frozen: 'frozen, the lye sprinkled on it',
-  'into-cooled-lye': 'half-frozen, into the cooled lye',
+  frozen: 'frozen, in the lye',
+  'into-cooled-lye': 'in the cooled lye',
 }

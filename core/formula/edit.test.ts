@@ -1,3 +1,4 @@
+import type { FormulaDocument } from '#contracts/formula'
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
 import { speaker } from '../units/say'
@@ -8,6 +9,7 @@ import { addMaterial, addOwnFat, addScent, giveRemaining, holdWater } from './ed
 import { explain } from './explain'
 import { faceOf, scentColour } from './face'
 import { makingOrder } from './makingOrder'
+import { roundedToScale } from './onScale'
 import { readTypedLine } from './typedLine'
 
 const typed = (text: string, document = blankFormula('Typed')) => {
@@ -147,4 +149,26 @@ it('as text for a question to others it leaves nothing out', () => {
     'stick blender',
   ])
     expect(text).toContain(part)
+})
+
+describe('rounding to the scale', () => {
+  it('makes every weight one the scale shows, and the superfat what those weights have', () => {
+    const document: FormulaDocument = {
+      ...blankFormula('Rounded'),
+      size: { by: 'oils', grams: 1003 },
+      fats: [
+        { id: 'olive', share: 0.613, moment: 'pot', inLye: true },
+        { id: 'coconut', share: 0.387, moment: 'pot', inLye: true },
+      ],
+      scents: [{ id: 'bay', rate: 0.031, of: 'oils', moment: 'trace' }],
+    }
+    const rounded = roundedToScale(document, library, 5)
+    const { fats, scents, lye, superfat } = computeFormula(rounded, library)
+    // 614.8 → 615, 388.2 → 390, 31.1 → 30; lye of those fats 207.3… · 0.95 rounded down
+    expect([...fats, ...scents].map(({ grams }) => grams)).toEqual([615, 390, 30])
+    const full = ((615 * 190 + 390 * 257) / 1000) * (39.997 / 56.1056)
+    const weighed = Math.floor((full * 0.95) / 5) * 5
+    expect(lye.naoh).toBeCloseTo(weighed, 6)
+    expect(superfat.total).toBeCloseTo(1 - weighed / full, 9)
+  })
 })

@@ -29,9 +29,13 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
     result.additives
       .filter((additive) => moments.includes(additive.moment))
       .map(({ id, name, grams }) => ({ id, name, grams, substance: 'additive' }))
-  const liquids = (moment: string): WeighLine[] =>
+  const liquids = (moment: string, cooled = false): WeighLine[] =>
     result.liquids
-      .filter((liquid) => liquid.moment === moment)
+      .filter(
+        (liquid) =>
+          liquid.moment === moment &&
+          (moment === 'lye' && liquid.way === 'into-cooled-lye') === cooled,
+      )
       .map(({ id, name, grams }) => ({ id, name, grams, substance: 'liquid' }))
   const scents = (moment: string): WeighLine[] =>
     result.scents
@@ -61,6 +65,8 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
           firmness[library.fats.get(b.id)?.stateAt20 ?? 'liquid'],
       )
 
+  const frozen = result.liquids.some(({ moment, way }) => moment === 'lye' && way === 'frozen')
+  const milkLater = liquids('lye', true)
   const lyeLines: WeighLine[] = []
   if (lye.solution !== null)
     lyeLines.push({
@@ -84,7 +90,9 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
   const groups: WeighGroup[] = [
     {
       title: 'Water',
-      how: 'Into a jug that stands heat: stainless steel, PP or HDPE. Dissolve what is listed with it first.',
+      how: frozen
+        ? 'The frozen liquid in small pieces, in a jug of stainless steel, PP or HDPE that stands in cold water.'
+        : 'Into a jug that stands heat: stainless steel, PP or HDPE. Dissolve what is listed with it first.',
       lines: [
         {
           id: 'water',
@@ -98,16 +106,19 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
     },
     {
       title: 'Lye',
-      how:
-        lye.solution === null
+      how: frozen
+        ? 'In its own dry cup. Sprinkle it on bit by bit, stirring, never above 38 °C. Yellow is normal; orange means stop.'
+        : lye.solution === null
           ? 'In its own dry cup. Then lye into water, slowly, never water onto lye; stir until clear and let it cool.'
           : 'In its own dry jug, then into the water. Let it cool again.',
       lines: lyeLines,
     },
     {
       title: 'Into the cooled lye',
-      how: 'Once the lye is clear and no longer hot.',
-      lines: additives('lye', 'cooled-lye'),
+      how: milkLater.length
+        ? 'Half-frozen, bit by bit, a quarter of an hour or more: it heats up again. Keep it under 38 °C.'
+        : 'Once the lye is clear and no longer hot.',
+      lines: [...milkLater, ...additives('lye', 'cooled-lye')],
     },
     {
       title: 'Fats',

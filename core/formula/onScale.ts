@@ -191,3 +191,31 @@ export function onScale(document: FormulaDocument, library: Library, scale: numb
     secondOpinion: secondOpinion(document, result, library, superfat),
   }
 }
+
+/**
+ * The formula with every weight one that the scale can show, and the superfat that those weights really have: lye rounded
+ * down leaves a little more. One pot only; a divided batter is rounded pot by pot on its sheet.
+ * @param scale resolution, g, above 0
+ */
+export function roundedToScale(
+  document: FormulaDocument,
+  library: Library,
+  scale: number,
+): FormulaDocument {
+  const { result } = onScale(document, library, scale)
+  const inLye = result.fats.reduce((sum, fat) => sum + (fat.inLye ? fat.naohDemand : 0), 0)
+  if (document.parts.length || inLye <= 0) return document
+  const tidy = (grams: number) => Number(grams.toFixed(6))
+  const rounded = inScaleSteps(document, library, fatGrams(document, library), scale)
+  const weighed = <T extends { grams?: number | null }>(line: T) => ({
+    ...line,
+    grams: tidy(line.grams ?? 0),
+  })
+  return {
+    ...rounded,
+    fats: rounded.fats.map(weighed),
+    additives: rounded.additives.map(weighed),
+    scents: rounded.scents.map(weighed),
+    superfat: Number((1 - (result.lye.pureAsNaoh - result.lye.acidDemand) / inLye).toFixed(10)),
+  }
+}

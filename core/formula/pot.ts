@@ -52,6 +52,10 @@ function meanProfile(fats: FormulaResult['fats'], library: Library) {
   return mean
 }
 
+/** What goes into the lye only after it has cooled cannot dissolve it. */
+const dissolvesLye = ({ moment, way }: FormulaResult['liquids'][number]) =>
+  moment === 'lye' && way !== 'into-cooled-lye'
+
 /** What one pot weighs when its batter is taken to weigh `given`: rates of the batter are reckoned from that. */
 function weighGiven(
   document: FormulaDocument,
@@ -108,6 +112,7 @@ function weighGiven(
       waterGrams: grams * (kinds[index]?.water ?? 1),
       fatGrams: grams * (kinds[index]?.fat ?? 0),
       moment: line.moment,
+      way: line.way,
     }
   })
   const milkFatDemand = total(
@@ -132,7 +137,7 @@ function weighGiven(
   const waterInLye =
     divided.water +
     alkali.waterInSolution +
-    total(liquids.filter((liquid) => liquid.moment === 'lye').map((liquid) => liquid.waterGrams))
+    total(liquids.filter(dissolvesLye).map((liquid) => liquid.waterGrams))
   const waterContent =
     divided.water + alkali.waterInSolution + total(liquids.map((liquid) => liquid.waterGrams))
 

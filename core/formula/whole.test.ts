@@ -12,6 +12,7 @@ import { makingOrder } from './makingOrder'
 import { onScale, secondOpinion } from './onScale'
 import { remarksOn } from './remarks'
 import { mouldMillilitres } from '../mould/capacity'
+import { fillings, fillMillilitres } from '../mould/fillings'
 import { driedGrams } from './size'
 import { batterMillilitres } from './volume'
 
@@ -229,10 +230,9 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         if (size.by === 'bars') return close(driedGrams(result), size.count! * size.grams!)
         if (size.by === 'fattyMatter')
           return close(result.fattyMatter, size.batterGrams! * size.share!)
-        return (
-          size.by === 'mould' &&
-          close(batterMillilitres(result, library), mouldMillilitres(size.mould) * size.fill!, 1e-4)
-        )
+        const poured = fillings(size, result)
+        const over = poured.some(({ millilitres, capacity }) => millilitres > capacity * (1 + 1e-9))
+        return !over && close(batterMillilitres(result, library), fillMillilitres(size), 1e-4)
       }),
       { numRuns: 3000 },
     )

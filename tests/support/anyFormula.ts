@@ -1,6 +1,7 @@
 import type { AdditiveLine, FormulaDocument, ScentLine, Size } from '#contracts/formula'
 import fc from 'fast-check'
 import { library } from '#core/materials/library'
+import { patterns } from '#contracts/words'
 import { blankFormula } from '#core/formula/blank'
 
 /* Random valid formulas over every feature of the document, for property tests. */
@@ -67,6 +68,30 @@ const size: fc.Arbitrary<Size> = fc.oneof(
       mould: { shape: 'cavities' as const, ...tray },
       fill: 1,
     })),
+  fc
+    .array(
+      fc.record({
+        millilitres: between(300, 2000),
+        count: fc.integer({ min: 1, max: 12 }),
+        fill: between(0.5, 1),
+      }),
+      { minLength: 1, maxLength: 4 },
+    )
+    .map((moulds) => ({
+      by: 'moulds' as const,
+      moulds: moulds.map(({ fill, ...tray }, index) => ({
+        name: `Mould ${index + 1}`,
+        mould: { shape: 'cavities' as const, ...tray },
+        fill,
+      })),
+    })),
+)
+
+const liquid = fc.constantFrom(
+  { moment: 'oils' as const, way: 'poured' as const },
+  { moment: 'lye' as const, way: 'frozen' as const },
+  { moment: 'lye' as const, way: 'into-cooled-lye' as const },
+  { moment: 'trace' as const, way: 'poured' as const },
 )
 
 /** Valid formulas: every feature, water wide enough for any ready-mixed lye that is drawn. */
@@ -87,6 +112,9 @@ export const anyFormula: fc.Arbitrary<FormulaDocument> = fc
     solutionStrength: fc.oneof(fc.constant(null), between(0.35, 0.5)),
     ratio: between(2.7, 4),
     milk: fc.oneof(fc.constant(0), between(0.05, 0.25)),
+    milkWay: liquid,
+    pattern: fc.constantFrom(...patterns),
+    lyeC: between(10, 70),
     ice: between(0, 0.6),
     additives: fc.array(additive, { maxLength: 4 }),
     scents: fc.array(scent, { maxLength: 2 }),
@@ -122,9 +150,8 @@ export const anyFormula: fc.Arbitrary<FormulaDocument> = fc
       },
       water: { held: 'ratio' as const, value: draw.ratio },
       iceShare: draw.ice,
-      liquids: draw.milk
-        ? [{ id: 'goat-milk', share: draw.milk, moment: 'oils' as const, way: 'poured' as const }]
-        : [],
+      liquids: draw.milk ? [{ id: 'goat-milk', share: draw.milk, ...draw.milkWay }] : [],
+      method: { ...blankFormula('').method, pattern: draw.pattern, lyeC: draw.lyeC },
       additives: draw.additives,
       scents: draw.scents,
       parts: draw.parts.map((part, index) => ({

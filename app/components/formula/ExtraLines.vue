@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import type { AdditiveMoment, ScentLine } from '#contracts/formula'
+import type { AdditiveMoment, FormulaDocument, ScentLine } from '#contracts/formula'
+import { additiveMoments, liquidMoments } from '#contracts/words'
 import { scentColour } from '#core/formula/face'
+import { nameOfExtra } from '#core/formula/names'
 import { lineGrams, sayAs, scentDensity, waysToMeasure, type Measure } from '#core/formula/measure'
+import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
+import { momentNames, wayNames } from '~/utils/moments'
 
 const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
@@ -26,32 +30,42 @@ const maxOpen = computed({
     if (!value) askMax.value = null
   },
 })
-const liquidMoments = { lye: 'in the lye', oils: 'into the oils', trace: 'at trace' } as const
-const additiveMoments = {
-  water: 'in the water',
-  lye: 'in the lye',
-  'cooled-lye': 'in the cooled lye',
-  oils: 'into the oils',
-  trace: 'at trace',
-} as const
-
 const waterShare = computed(
   () => 1 - document.value.liquids.reduce((sum, line) => sum + (line.share ?? 0), 0),
 )
-const liquidEntries = (index: number) => [
-  ...Object.entries(liquidMoments)
-    .filter(([moment]) => moment !== document.value.liquids[index]!.moment)
-    .map(([moment, says]) => ({
-      says: `Pour it ${says}`,
-      act: () => put(['liquids', index, 'moment'], moment),
-    })),
-  removal('liquids', index),
-]
+/** Milk goes in by one of three ways, each with its own steps and temperatures; other liquids simply go somewhere. */
+const liquidEntries = (index: number) => {
+  const line = document.value.liquids[index]!
+  const liquid = library.value.liquids.get(line.id)
+  const ways = liquid && scorches(liquid) ? milkWays : []
+  return [
+    ...ways
+      .filter((way) => way.id !== line.way || way.moment !== line.moment)
+      .map((way) => ({
+        says: way.says,
+        act: () => change(setMilkWay(document.value, index, way.id)),
+      })),
+    ...liquidMoments
+      .filter((moment) => moment !== line.moment && !(ways.length && moment !== 'trace'))
+      .map((moment) => ({
+        says: `Pour it ${momentNames[moment]}`,
+        act: () => put(['liquids', index], { ...line, moment, way: 'poured' }),
+      })),
+    removal('liquids', index),
+  ]
+}
+const liquidWords = (line: FormulaDocument['liquids'][number]) =>
+  line.moment === 'lye' && line.way !== 'poured' ? wayNames[line.way] : momentNames[line.moment]
+const milk = computed(() => {
+  const [first] = scorchingLiquids(document.value, library.value)
+  if (!first || first.line.moment === 'trace') return null
+  return { ...milkWay(first.line.way), name: first.liquid.name }
+})
 const additiveEntries = (index: number) => [
-  ...Object.entries(additiveMoments)
-    .filter(([moment]) => moment !== additiveMoment(index))
-    .map(([moment, says]) => ({
-      says: `Add it ${says}`,
+  ...additiveMoments
+    .filter((moment) => moment !== additiveMoment(index))
+    .map((moment) => ({
+      says: `Add it ${momentNames[moment]}`,
       act: () => put(['additives', index, 'moment'], moment),
     })),
   ...carrierEntries(index),
@@ -71,7 +85,7 @@ function additiveAlso(index: number) {
   const line = document.value.additives[index]!
   const words = []
   const moment = additiveMoment(index)
-  if (moment !== library.value.additives.get(line.id)?.moment) words.push(additiveMoments[moment])
+  if (moment !== library.value.additives.get(line.id)?.moment) words.push(momentNames[moment])
   if (line.carrier) words.push(`in ${line.carrier.ratio ?? 0} parts oil`)
   return words.join(', ') || undefined
 }
@@ -179,7 +193,7 @@ function scentAlso(index: number) {
         v-for="(line, index) in document.liquids"
         :key="index"
         :colour="library.liquids.get(line.id)?.colour ?? '#e9dfca'"
-        :name="`${result.liquids[index]?.name}, ${liquidMoments[line.moment]}`"
+        :name="`${result.liquids[index]?.name}, ${liquidWords(line)}`"
         :weight="say.massFigure(result.liquids[index]?.grams ?? 0)"
         :entries="liquidEntries(index)"
       >
@@ -193,6 +207,14 @@ function scentAlso(index: number) {
         />
       </LineRow>
     </ul>
+    <details v-if="milk" class="px-3 pb-2 text-sm text-ink-2">
+      <summary class="cursor-pointer font-semibold">
+        How: {{ milk.name.toLowerCase() }}, {{ milk.says.toLowerCase() }}
+      </summary>
+      <ol class="mt-1 list-decimal space-y-1 pl-5">
+        <li v-for="step in milk.steps" :key="step">{{ step }}</li>
+      </ol>
+    </details>
   </section>
   <section
     v-if="document.additives.length || document.scents.length"
@@ -208,13 +230,13 @@ function scentAlso(index: number) {
         v-for="(line, index) in document.additives"
         :key="index"
         :colour="library.additives.get(line.id)?.colour ?? '#6f8f86'"
-        :name="library.additives.get(line.id)?.name ?? line.id"
+        :name="nameOfExtra(line.id, library)"
         :also="additiveAlso(index)"
         :weight="weightOf('additives', index)"
         :entries="additiveEntries(index)"
       >
         <MeasureField
-          :label="library.additives.get(line.id)?.name ?? line.id"
+          :label="nameOfExtra(line.id, library)"
           :line="line"
           :most="2"
           @measure="remeasure('additives', index, $event)"

@@ -15,13 +15,14 @@ async function read(event: Event) {
 }
 const usable = computed(() => incoming.value.filter(({ document }) => document))
 const taken = computed(() => new Set(formulas.list.map(({ document }) => document.name)))
-function whatHappens({ document, faults }: Incoming): string {
-  if (!document) return faults.map(({ path, says }) => (path ? `${path}: ${says}` : says)).join(' ')
+/** What will happen to one of them, or every reason why it cannot. */
+function whatHappens({ document, faults }: Incoming): string[] {
+  if (!document) return faults.map(({ path, says }) => (path ? `${path}: ${says}` : says))
   const draft = faultsInFormula(document, library.value)
   const name = taken.value.has(document.name)
     ? `joins as a copy, since a “${document.name}” is here already`
     : 'joins'
-  return draft.length ? `${name}, as a draft: ${draft[0]!.says}` : name
+  return [draft.length ? `${name}, as a draft: ${draft[0]!.says}` : name]
 }
 async function take() {
   busy.value = true
@@ -44,11 +45,11 @@ async function take() {
   <AppDialog v-model="open" title="Import formulas" wide>
     <div class="px-5 py-4">
       <label class="grid gap-1 font-semibold">
-        Files ending in .mantle.json, or one that holds several
+        Files ending in .mantle.json, one that holds several, or a table (.csv)
         <input
           type="file"
           multiple
-          accept=".json,application/json"
+          accept=".json,.csv,.tsv,.txt,application/json,text/csv"
           class="field font-normal"
           @change="read"
         />
@@ -64,7 +65,9 @@ async function take() {
           class="grid gap-x-4 border-t border-line-2 py-2 first:border-t-0 sm:grid-cols-[14rem_1fr]"
         >
           <b class="truncate font-[650]">{{ item.document?.name ?? item.file }}</b>
-          <span :class="item.document ? 'text-ink-2' : 'text-stop'">{{ whatHappens(item) }}</span>
+          <span :class="item.document ? 'text-ink-2' : 'text-stop'">
+            <span v-for="says in whatHappens(item)" :key="says" class="block">{{ says }}</span>
+          </span>
         </li>
       </ul>
     </div>

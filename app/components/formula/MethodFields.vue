@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { patterns, type Pattern } from '#contracts/words'
 import { celsius, fahrenheit } from '#core/units/measures'
-import { patternNames } from '~/utils/patterns'
+import { pours } from '#core/bench/patterns'
+import { reasonsOf, workingTime } from '#core/bench/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
-const { document, put } = useFormulaEditor()
+const { document, result, put } = useFormulaEditor()
+const { library } = storeToRefs(useMaterials())
 const workshop = useWorkshop()
 const metric = computed(() => workshop.settings.units === 'metric')
 const unit = computed(() => (metric.value ? '°C' : '°F'))
@@ -12,6 +14,14 @@ const shown = (degrees: number) => (metric.value ? degrees : Number(fahrenheit(d
 function set(key: 'lyeC' | 'oilsC', value: number | null) {
   if (value !== null) put(['method', key], metric.value ? value : Number(celsius(value).toFixed(2)))
 }
+const time = computed(() => workingTime(document.value, result.value, library.value))
+const reasons = computed(() => {
+  const less = reasonsOf(time.value, 'less')
+  const more = reasonsOf(time.value, 'more')
+  return [less && `shortened by ${less}`, more && `lengthened by ${more}`]
+    .filter(Boolean)
+    .join(', ')
+})
 const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } as const
 </script>
 
@@ -63,14 +73,19 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
           "
         >
           <option v-for="pattern in patterns" :key="pattern" :value="pattern">
-            {{ patternNames[pattern].says }}
+            {{ pours[pattern].says }}
           </option>
         </select>
       </label>
     </div>
     <p class="text-sm text-ink-2">
-      {{ patternNames[document.method.pattern].says }}:
-      {{ patternNames[document.method.pattern].wants }}.
+      {{ pours[document.method.pattern].says }}: {{ pours[document.method.pattern].wants }}, for
+      about {{ pours[document.method.pattern].minutes }} minutes.
+      <template v-if="result.oils > 0">
+        This batter stays workable for about
+        <b class="figure font-semibold text-ink">{{ Math.round(time.minutes) }} minutes</b>:
+        {{ reasons ? `${reasons};` : '' }} an estimate, your own times are better.
+      </template>
     </p>
   </section>
 </template>

@@ -13,6 +13,7 @@ const ways: { held: WaterHeld; says: string; kind: 'ratio' | 'percent'; step: nu
   { held: 'strength', says: 'strength', kind: 'percent', step: 0.01 },
   { held: 'shareOfOils', says: 'of oils', kind: 'percent', step: 0.01 },
 ]
+const discounting = ref(false)
 const lowest = 1
 const highest = 4
 const lye = computed(() => result.value.lye.pureNaoh + result.value.lye.pureKoh)
@@ -58,7 +59,12 @@ defineExpose({
 
 <template>
   <section class="border-t border-line-2 px-4 py-2.5" aria-label="Water to lye" data-water>
-    <h2>Water to lye</h2>
+    <div class="flex items-center justify-between">
+      <h2>Water to lye</h2>
+      <button type="button" class="link text-sm font-medium" @click="discounting = true">
+        as a discount
+      </button>
+    </div>
     <input
       type="range"
       class="dial mt-2 w-full"
@@ -113,6 +119,7 @@ defineExpose({
         />
       </div>
     </div>
+    <LazyWaterDiscountDialog v-if="discounting" v-model="discounting" />
   </section>
 </template>
 

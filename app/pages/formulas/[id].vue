@@ -4,6 +4,7 @@ import type { Remark } from '#contracts/result'
 import { formulaAsText } from '#core/formula/asText'
 import { scaleFormula } from '#core/formula/edit'
 import type { Figure } from '#core/formula/explain'
+import { roundedToScale } from '#core/formula/onScale'
 import { useNames } from '~/utils/useNames'
 
 const route = useRoute()
@@ -13,7 +14,8 @@ const editor = provideFormulaEditor(id)
 const { document, result, remarks, face, loaded, problem } = editor
 const formulas = useFormulas()
 const toasts = useToasts()
-const { say } = storeToRefs(useWorkshop())
+const { say, settings } = storeToRefs(useWorkshop())
+const { library } = storeToRefs(useMaterials())
 
 const why = ref<Figure | null>(null)
 const making = ref(false)
@@ -74,6 +76,15 @@ async function copyText() {
   }
 }
 
+/** Every weight in steps of the scale; the superfat becomes what those weights have. */
+function roundOff() {
+  editor.change(roundedToScale(document.value, library.value, settings.value.scale))
+  toasts.show(
+    `Every weight is one your scale can show; the superfat is ${say.value.percent(result.value.superfat.total, 2)}.`,
+    { undo: () => editor.history.undo() },
+  )
+}
+
 /** Two pots to begin with: shares, water and colours are then the maker's. */
 function divide() {
   const pot = (name: string) => ({ name, share: 0.5, scent: true, additives: [] })
@@ -95,7 +106,10 @@ const entries = computed(() => [
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
     : [{ says: 'Divide into pots', act: divide }]),
   { says: 'Copy as text, to ask others', act: () => void copyText() },
-  { says: 'Export', act: () => exportFormula(document.value) },
+  { says: 'Export', act: () => exportFormulas(document.value.name, document.value) },
+  ...(document.value.parts.length
+    ? []
+    : [{ says: `Round to the scale’s ${settings.value.scale} g`, act: roundOff }]),
   { says: 'Halve the size', act: () => editor.change(scaleFormula(document.value, 0.5)) },
   { says: 'Double the size', act: () => editor.change(scaleFormula(document.value, 2)) },
   { says: 'Delete', danger: true, act: () => void remove() },

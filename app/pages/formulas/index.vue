@@ -63,25 +63,27 @@ const entriesOf = (formula: StoredFormula) => [
     act: () =>
       attempt(async () => router.push(`/formulas/${await formulas.duplicate(formula.document)}`)),
   },
-  { says: 'Export', act: () => exportFormula(formula.document) },
+  { says: 'Export', act: () => exportFormulas(formula.document.name, formula.document) },
   { says: 'Delete', danger: true, act: () => attempt(() => formulas.remove(formula)) },
 ]
 const importing = ref(false)
+async function exportTable() {
+  const { formulaColumns, rowsOfFormula } = await import('#core/exchange/formulaRows')
+  const rows = formulas.list.flatMap(({ document }) => rowsOfFormula(document, library.value))
+  await downloadCsv('formulas.csv', formulaColumns, rows)
+}
 const allEntries = [
   { says: 'Compare two', act: () => void router.push('/formulas/compare') },
   { says: 'Import…', act: () => (importing.value = true) },
   {
     says: 'Export all',
     act: () =>
-      download(
-        'formulas.mantle.json',
-        `${JSON.stringify(
-          formulas.list.map(({ document }) => document),
-          null,
-          2,
-        )}\n`,
+      exportFormulas(
+        'formulas',
+        formulas.list.map(({ document }) => document),
       ),
   },
+  { says: 'Export all as a table (.csv)', act: () => attempt(exportTable) },
 ]
 const sizeOf = (formula: StoredFormula) => {
   const grams = computeFormula(formula.document, library.value).oils

@@ -18,7 +18,7 @@ const chosen = ref<string[]>(['fat olive', 'fat coconut'])
 const most = 3
 
 const isOwn = (material: Material) => materials.recordOf(material.id) !== undefined
-const all = computed((): Material[] => [
+const allMaterials = computed((): Material[] => [
   ...library.value.fats.values(),
   ...library.value.liquids.values(),
   ...library.value.additives.values(),
@@ -38,10 +38,10 @@ const textOf = (material: Material) =>
       material.kind === 'additive' ? material.group : '',
     ].join(' '),
   )
-const texts = computed(() => new Map(all.value.map((item) => [keyOf(item), textOf(item)])))
+const texts = computed(() => new Map(allMaterials.value.map((item) => [keyOf(item), textOf(item)])))
 const found = computed(() => {
   const words = plainName(query.value).split(' ').filter(Boolean)
-  return all.value.filter((material) => {
+  const fits = allMaterials.value.filter((material) => {
     if (kind.value === 'own' && !isOwn(material)) return false
     if (!['all', 'own', material.kind].includes(kind.value)) return false
     if (state.value !== 'any' && (material.kind !== 'fat' || material.stateAt20 !== state.value))
@@ -53,9 +53,12 @@ const found = computed(() => {
       return false
     return words.every((word) => texts.value.get(keyOf(material))!.includes(word))
   })
+  const begins = (material: Material) =>
+    texts.value.get(keyOf(material))!.startsWith(words[0] ?? '')
+  return [...fits.filter(begins), ...fits.filter((material) => !begins(material))]
 })
 const compared = computed(() =>
-  all.value.filter((material) => chosen.value.includes(keyOf(material))),
+  allMaterials.value.filter((material) => chosen.value.includes(keyOf(material))),
 )
 function toggle(key: string) {
   chosen.value = chosen.value.includes(key)
@@ -87,10 +90,22 @@ async function drop(material: Material) {
     toasts.show(sentenceOf(error), { bad: true })
   }
 }
+/** The whole library is a table too, to see what the columns are; own ones come first. */
+async function exportTable(all: boolean) {
+  const { materialColumns, rowOfMaterial } = await import('#core/exchange/materialRows')
+  const own = materials.list.map(({ document }) => document)
+  const ids = new Set(own.map(({ id }) => id))
+  const shipped = all ? allMaterials.value.filter(({ id }) => !ids.has(id)).map(recordOf) : []
+  await downloadCsv('materials.csv', materialColumns, [...own, ...shipped].map(rowOfMaterial))
+}
+const importing = ref(false)
 const more = [
   { says: 'Add a fat', act: () => (editing.value = blankMaterial('fat')) },
   { says: 'Add a liquid', act: () => (editing.value = blankMaterial('liquid')) },
   { says: 'Add an extra', act: () => (editing.value = blankMaterial('additive')) },
+  { says: 'Import a table (.csv)…', act: () => (importing.value = true) },
+  { says: 'Export your own (.csv)', act: () => void exportTable(false) },
+  { says: 'Export all (.csv)', act: () => void exportTable(true) },
 ]
 </script>
 
@@ -185,6 +200,7 @@ const more = [
         </p>
       </section>
     </div>
+    <LazyMaterialImportDialog v-if="importing" v-model="importing" />
     <LazyMaterialDialog v-if="editing" v-model="dialogOpen" :start="editing" @kept="kept" />
   </div>
 </template>

@@ -6,6 +6,14 @@ import { castorHeavy } from './castorHeavy'
 import { lacticStrength } from './lacticStrength'
 import { lauricHeavy } from './lauricHeavy'
 import { lyeJugBelowFloor } from './lyeJugBelowFloor'
+import { layersTooSlow } from './layersTooSlow'
+import { milkGelForced } from './milkGelForced'
+import { milkInHotLye } from './milkInHotLye'
+import { milkTooWarm } from './milkTooWarm'
+import { milkWithSolution } from './milkWithSolution'
+import { patternTooFast } from './patternTooFast'
+import { patternWithoutColours } from './patternWithoutColours'
+import { scentUntested } from './scentUntested'
 import { partTooDry } from './partTooDry'
 import { rancidSoon } from './rancidSoon'
 import type { Rule } from './rule'
@@ -34,8 +42,16 @@ export const rules: Rule[] = [
   superfatHigh,
   castorHeavy,
   rancidSoon,
+  milkTooWarm,
+  milkInHotLye,
+  milkGelForced,
+  patternTooFast,
   waxHeavy,
   lacticStrength,
+  milkWithSolution,
+  patternWithoutColours,
+  layersTooSlow,
+  scentUntested,
 ]
 
 const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }

@@ -10,7 +10,9 @@ export const lyeJugBelowFloor: Rule = (subject) => {
   // A ready-mixed soda lye is dissolved already; dry potash beside it is not.
   const dissolved = inSolution > 0 && result.lye.koh === 0
   if (ratio < waterFloor - 1e-9 || ratioInLye >= waterFloor - 1e-9 || dissolved) return null
-  const outside = document.liquids.filter((line) => line.moment !== 'lye')
+  const outside = document.liquids.filter(
+    (line) => line.moment !== 'lye' || line.way === 'into-cooled-lye',
+  )
   const share = outside.reduce((sum, line) => sum + (line.share ?? 0), 0)
   const wanted = ratioInLye > 0.2 ? (ratio / ratioInLye) * 1.02 : null
   return {

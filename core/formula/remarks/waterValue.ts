@@ -1,5 +1,8 @@
 import type { PatchStep } from '#contracts/result'
 import { waysFrom } from '../../water/ways'
+import { workingTime } from '../../bench/workingTime'
+import { computeFormula } from '../compute'
+import { applyPatch } from '../patch'
 import type { Subject } from './rule'
 
 /** Sets the water to a ratio, said in the way the formula already holds. */
@@ -7,4 +10,17 @@ export function waterPatch({ document, result }: Subject, ratio: number): PatchS
   const lye = result.lye.pureNaoh + result.lye.pureKoh
   const value = waysFrom(ratio, lye, result.oils)[document.water.held]
   return [{ path: ['water', 'value'], value: Number(value.toFixed(6)) }]
+}
+
+/** The first of some ratios with which the formula stays workable for a time that suits; undefined when none does. */
+export function ratioForTime(
+  subject: Subject,
+  ratios: number[],
+  suits: (minutes: number) => boolean,
+): number | undefined {
+  const { document, library } = subject
+  return ratios.find((ratio) => {
+    const changed = applyPatch(document, waterPatch(subject, ratio))
+    return suits(workingTime(changed, computeFormula(changed, library), library).minutes)
+  })
 }

@@ -1,0 +1,309 @@
+import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
+import type { Library } from '../materials/library'
+import type { Measure } from '../formula/measure'
+import { nameOfExtra, nameOfFat, nameOfLiquid } from '../formula/names'
+import { Cells, numberCell, percentCell, type Row, type RowFault } from './rows'
+
+/*
+ * Formulas as rows of a spreadsheet, one row for each thing in them, and back. Nothing of a formula is left out: what is
+ * no line (superfat, water, lye, size, method) is a row of the kind "setting" under the name it has in the open format.
+ */
+
+export const formulaColumns = [
+  'formula',
+  'what',
+  'pot',
+  'id',
+  'name',
+  'amount',
+  'unit',
+  'moment',
+  'way',
+  'in lye',
+  'sap',
+  'max % of bar',
+  'oil',
+  'oil parts',
+  'oil from',
+  'water',
+  'water as',
+  'scented',
+] as const
+
+const units = ['% oils', '% batter', 'g', 'tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
+
+function measureCells(line: Measure): Row {
+  if (line.amount) return { amount: numberCell(line.amount.value), unit: line.amount.unit }
+  if (line.grams !== undefined) return { amount: numberCell(line.grams), unit: 'g' }
+  return { amount: percentCell(line.rate), unit: `% ${line.of ?? 'oils'}` }
+}
+
+function readMeasure(cells: Cells): Measure {
+  const unit = cells.oneOf('unit', units)
+  if (unit === '% oils' || unit === '% batter')
+    return { rate: cells.percent('amount'), of: unit === '% oils' ? 'oils' : 'batter' }
+  const value = cells.number('amount')
+  return unit === 'g' ? { grams: value } : { amount: { value, unit } }
+}
+
+/** Every leaf of a part of the document, by its path in the open format. */
+function leaves(value: unknown, path: string): [string, string][] {
+  if (Array.isArray(value)) return value.flatMap((item, index) => leaves(item, `${path}[${index}]`))
+  if (value !== null && typeof value === 'object')
+    return Object.entries(value).flatMap(([key, item]) => leaves(item, `${path}.${key}`))
+  return value === undefined ? [] : [[path, value === null ? '' : String(value)]]
+}
+
+const settings = [
+  'use',
+  'notes',
+  'superfat',
+  'water',
+  'alkali',
+  'iceShare',
+  'size',
+  'method',
+] as const
+
+function extraRow(line: AdditiveLine, library: Library, pot = ''): Row {
+  return {
+    what: 'extra',
+    pot,
+    id: line.id,
+    name: nameOfExtra(line.id, library),
+    ...measureCells(line),
+    moment: line.moment ?? '',
+    oil: line.carrier?.id ?? '',
+    'oil parts': numberCell(line.carrier?.ratio),
+    'oil from': line.carrier?.from ?? '',
+  }
+}
+
+/** A formula as rows under `formulaColumns`. */
+export function rowsOfFormula(document: FormulaDocument, library: Library): Row[] {
+  const rows: Row[] = [
+    ...document.fats.map((line) => ({
+      what: 'fat',
+      id: line.id,
+      name: nameOfFat(line, library),
+      amount: line.grams === undefined ? percentCell(line.share) : numberCell(line.grams),
+      unit: line.grams === undefined ? '%' : 'g',
+      moment: line.moment,
+      'in lye': line.inLye ? 'yes' : 'no',
+      sap: numberCell(line.sap),
+    })),
+    ...document.liquids.map((line) => ({
+      what: 'liquid',
+      id: line.id,
+      name: nameOfLiquid(line.id, library),
+      amount: percentCell(line.share),
+      unit: '%',
+      moment: line.moment,
+      way: line.way,
+    })),
+    ...document.additives.map((line) => extraRow(line, library)),
+    ...document.scents.map((line) => ({
+      what: 'scent',
+      id: line.id,
+      name: line.name ?? '',
+      ...measureCells(line),
+      moment: line.moment,
+      'max % of bar': percentCell(line.maxOfBar),
+    })),
+    ...document.parts.flatMap((part) => [
+      {
+        what: 'pot',
+        pot: part.name,
+        amount: percentCell(part.share),
+        unit: '%',
+        water: numberCell(part.water?.value),
+        'water as': part.water?.held ?? '',
+        scented: part.scent ? 'yes' : 'no',
+      },
+      ...part.additives.map((line) => extraRow(line, library, part.name)),
+    ]),
+    ...settings
+      .flatMap((key) => leaves(document[key], key))
+      .map(([id, amount]) => ({ what: 'setting', id, amount })),
+  ]
+  return rows.map((row) => ({ formula: document.name, ...row }))
+}
+
+/** A formula that rows tell of: not yet checked against the format. */
+export interface FormulaFromRows {
+  name: string
+  /** What the schema has to judge. */
+  candidate: Record<string, unknown>
+  /** Row of each place of the candidate, by its path. */
+  rowOf: Record<string, number>
+  faults: RowFault[]
+}
+
+/** Settings that stay text even when they look like a number or a truth. */
+const textSetting = /^(use|notes|water\.held|size\.by|.*\.(name|shape|gel|pattern))$/
+
+function valueOf(path: string, cells: Cells): unknown {
+  const text = cells.text('amount')
+  if (textSetting.test(path)) return text
+  if (text === '') return null
+  if (text === 'true' || text === 'false') return text === 'true'
+  return cells.number('amount')
+}
+
+function setAt(target: Record<string, unknown>, path: string, value: unknown): void {
+  const keys = path.replace(/\[(\d+)\]/g, '.$1').split('.')
+  let place: Record<string, unknown> = target
+  keys.slice(0, -1).forEach((key, index) => {
+    place[key] ??= /^\d+$/.test(keys[index + 1]!) ? [] : {}
+    place = place[key] as Record<string, unknown>
+  })
+  place[keys.at(-1)!] = value
+}
+
+type Draft = {
+  fats: unknown[]
+  liquids: unknown[]
+  additives: unknown[]
+  scents: unknown[]
+  parts: { name: string; additives: unknown[] }[]
+}
+
+function readExtra(cells: Cells): Partial<AdditiveLine> {
+  const oil = cells.text('oil')
+  const moment = cells.text('moment')
+  return {
+    id: cells.text('id'),
+    ...readMeasure(cells),
+    ...(moment ? { moment: moment as AdditiveLine['moment'] } : {}),
+    carrier: oil
+      ? {
+          id: oil,
+          ratio: cells.number('oil parts') ?? 2,
+          from: cells.oneOf('oil from', ['formula', 'extra']),
+        }
+      : null,
+  }
+}
+
+function readLine(what: string, cells: Cells, draft: Draft): string | null {
+  const moment = cells.text('moment')
+  const id = cells.text('id')
+  switch (what) {
+    case 'fat': {
+      const sap = cells.number('sap')
+      const name = cells.text('name')
+      const grams = cells.oneOf('unit', ['%', 'g']) === 'g'
+      draft.fats.push({
+        id,
+        ...(grams ? { grams: cells.number('amount') } : { share: cells.percent('amount') }),
+        ...(sap === null ? {} : { sap, name }),
+        ...(moment ? { moment } : {}),
+        inLye: cells.oneOf('in lye', ['yes', 'no']) === 'yes',
+      })
+      return `fats[${draft.fats.length - 1}]`
+    }
+    case 'liquid': {
+      const way = cells.text('way')
+      draft.liquids.push({
+        id,
+        share: cells.percent('amount'),
+        ...(moment ? { moment } : {}),
+        ...(way ? { way } : {}),
+      })
+      return `liquids[${draft.liquids.length - 1}]`
+    }
+    case 'extra': {
+      const pot = cells.text('pot')
+      const part = draft.parts.findIndex(({ name }) => name === pot)
+      if (pot && part < 0) {
+        cells.fail('pot', `There is no pot "${pot}" above this row.`)
+        return null
+      }
+      const list = pot ? draft.parts[part]!.additives : draft.additives
+      list.push(readExtra(cells))
+      return `${pot ? `parts[${part}].` : ''}additives[${list.length - 1}]`
+    }
+    case 'scent': {
+      const maxOfBar = cells.percent('max % of bar')
+      const name = cells.text('name')
+      const scent: Partial<ScentLine> & { id: string } = {
+        id,
+        ...(name ? { name } : {}),
+        ...readMeasure(cells),
+        ...(moment ? { moment: moment as ScentLine['moment'] } : {}),
+        ...(maxOfBar === null ? {} : { maxOfBar }),
+      }
+      draft.scents.push(scent)
+      return `scents[${draft.scents.length - 1}]`
+    }
+    case 'pot': {
+      const held = cells.text('water as')
+      const part = {
+        name: cells.text('pot'),
+        share: cells.percent('amount'),
+        ...(held ? { water: { held, value: cells.number('water') } } : {}),
+        scent: cells.oneOf('scented', ['yes', 'no']) === 'yes',
+        additives: [] as unknown[],
+      }
+      draft.parts.push(part)
+      return `parts[${draft.parts.length - 1}]`
+    }
+    default:
+      cells.fail(
+        'what',
+        what
+          ? `"${what}" is none of fat, liquid, extra, scent, pot, setting.`
+          : 'This says what the row is: fat, liquid, extra, scent, pot or setting.',
+      )
+      return null
+  }
+}
+
+function readOne(name: string, rows: { row: Row; at: number }[]): FormulaFromRows {
+  const faults: RowFault[] = []
+  const draft: Draft = { fats: [], liquids: [], additives: [], scents: [], parts: [] }
+  const candidate: Record<string, unknown> = { format: 'mantle.formula', version: 1, name }
+  const rowOf: Record<string, number> = {}
+  for (const { row, at } of rows) {
+    const cells = new Cells(row, at, faults)
+    const what = cells.text('what').toLowerCase()
+    const id = cells.text('id')
+    if (what !== 'setting') {
+      const path = readLine(what, cells, draft)
+      if (path) rowOf[path] = at
+    } else if (!settings.some((key) => id === key || id.startsWith(`${key}.`)))
+      cells.fail('id', `Mantle does not know the setting "${id}".`)
+    else {
+      setAt(candidate, id, valueOf(id, cells))
+      rowOf[id] = at
+    }
+  }
+  // A table without sizes is one of weights, or of shares of a kilogram.
+  candidate.size ??= draft.fats.some((fat) => 'grams' in (fat as object))
+    ? { by: 'lines' }
+    : { by: 'oils', grams: 1000 }
+  return { name, candidate: { ...candidate, ...draft }, rowOf, faults }
+}
+
+/** The formulas that rows tell of, in the order of their first rows. Rows without a formula's name are faults. */
+export function formulasFromRows(rows: Row[]): { formulas: FormulaFromRows[]; faults: RowFault[] } {
+  const faults: RowFault[] = []
+  const byName = new Map<string, { row: Row; at: number }[]>()
+  rows.forEach((row, index) => {
+    const at = index + 2
+    const name = (row.formula ?? '').trim()
+    if (!name)
+      return faults.push({ row: at, column: 'formula', says: 'Which formula is this a row of?' })
+    byName.set(name, [...(byName.get(name) ?? []), { row, at }])
+  })
+  return { formulas: [...byName].map(([name, own]) => readOne(name, own)), faults }
+}
+
+/** The row that a place of a document came from, by the longest path that leads to it. */
+export function rowAt(path: string, rowOf: Record<string, number>): number | null {
+  const fits = Object.keys(rowOf).filter(
+    (known) => path === known || path.startsWith(`${known}.`) || path.startsWith(`${known}[`),
+  )
+  const longest = fits.sort((a, b) => b.length - a.length)[0]
+  return longest === undefined ? null : rowOf[longest]!
+}
