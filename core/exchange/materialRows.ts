@@ -103,6 +103,36 @@ export function rowOfMaterial(material: OwnMaterial): Row {
   }
 }
 
+/** Columns of the places in a record that are not called the same. */
+const columnOf: Record<string, string> = {
+  'sap.typical': 'sap',
+  'sap.low': 'sap low',
+  'sap.high': 'sap high',
+  unsaponifiables: 'takes no lye %',
+  stateAt20: 'at 20 °C',
+  softens: 'softens °C',
+  inci: 'on a label',
+  origin: 'from',
+  profile: 'fatty acids',
+  water: 'water %',
+  fat: 'fat %',
+  fatSap: 'sap of its fat',
+  sugar: 'sugar %',
+  mind: 'does',
+  usualRate: 'usual %',
+  highRate: 'at most %',
+  'disperse.in': 'stirred into',
+  'disperse.ratio': 'parts',
+  heats: 'hotter',
+  tints: 'colours',
+}
+
+/** The column that holds a place of a record: `highRate` is under "at most %". */
+export function columnOfPath(path: string): string {
+  const acid = /^profile\.(\w+)$/.exec(path)
+  return acid ? acidColumn(acid[1] as FattyAcid) : (columnOf[path.replace(/\[\d+\]/, '')] ?? path)
+}
+
 /** A material that a row tells of: not yet checked by the schema. */
 export interface MaterialFromRow {
   row: number
@@ -202,7 +232,7 @@ export function materialsFromRows(rows: Row[], library: Library): MaterialFromRo
     else if (!known && !id.startsWith(ownPrefix))
       cells.fail('id', `The library has no ${kind} "${id}"; ids of your own begin with "own-".`)
     else if (seen.has(id)) cells.fail('id', `"${id}" is in this file twice.`)
-    if (!known && !name) cells.fail('name', 'A material of your own needs a name.')
+    else if (!known && !name) cells.fail('name', 'A material of your own needs a name.')
     seen.add(id)
     const before = known ? recordOf(known) : blankMaterial(kind === 'extra' ? 'additive' : kind)
     return { row: index + 2, candidate: { ...readOver(before, cells), id }, faults }

@@ -30,6 +30,16 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     },
   ],
   ['the materials', (page) => page.goto('/formulas/materials')],
+  ['the moulds', (page) => page.goto('/formulas/moulds')],
+  [
+    'two versions side by side',
+    async (page) => {
+      await openFormula(page, 'Hostel Bar')
+      await page.keyboard.press('v')
+      await page.getByRole('link', { name: 'Compare with now' }).last().click()
+      await page.getByRole('region', { name: 'Weights' }).waitFor()
+    },
+  ],
   ['a formula in pots', (page) => openFormula(page, 'Tide Pool')],
   ['the rack', (page) => page.goto('/rack')],
   [
@@ -74,6 +84,24 @@ test('dialogs, menus and lists too', async ({ page }) => {
   await look(() => page.keyboard.press('?'))
   await look(() => page.getByRole('button', { name: /Find or do/ }).click())
   await look(() => page.getByRole('button', { name: /Workshop settings/ }).click())
+})
+
+test('the dialogs of size, versions, water, materials and moulds', async ({ page }) => {
+  const look = async (open: () => Promise<unknown>) => {
+    await open()
+    await page.getByRole('dialog').waitFor()
+    expect(await seriousProblems(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.getByRole('dialog').waitFor({ state: 'detached' })
+  }
+  await openFormula(page, 'Estuary Hands')
+  await look(() => page.getByRole('button', { name: /^Size:/ }).click())
+  await look(() => page.keyboard.press('v'))
+  await look(() => page.getByRole('button', { name: 'as a discount' }).click())
+  await page.goto('/formulas/moulds')
+  await look(() => page.getByRole('button', { name: 'New mould' }).click())
+  await page.goto('/formulas/materials')
+  await look(() => page.getByRole('button', { name: 'Use own values' }).first().click())
 })
 
 test('focus can be seen on every control that Tab reaches', async ({ page }) => {

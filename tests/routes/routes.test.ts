@@ -5,6 +5,7 @@ import type { StoredFormula } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { send as ask } from '../support/send'
 import { TestServer } from '../support/server'
 
 let server: TestServer
@@ -13,18 +14,8 @@ beforeAll(async () => {
 })
 afterAll(() => server.stop())
 
-interface Answer<T> {
-  status: number
-  body: T & { errors?: { path: string; says: string }[] }
-}
-async function send<T = unknown>(method: string, path: string, body?: unknown, headers = {}) {
-  const response = await fetch(server.url + path, {
-    method,
-    headers: { 'content-type': 'application/json', ...headers },
-    body: body === undefined ? undefined : typeof body === 'string' ? body : JSON.stringify(body),
-  })
-  return { status: response.status, body: await response.json() } as Answer<T>
-}
+const send = <T = unknown>(method: string, path: string, body?: unknown, headers = {}) =>
+  ask<T>(server.url + path, method, body, headers)
 const olive = (name: string, changes = {}) => ({
   ...blankFormula(name),
   fats: [{ id: 'olive', share: 1 }],

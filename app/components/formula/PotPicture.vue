@@ -147,7 +147,7 @@ const spoken = computed(() =>
           :font-weight="label.strong ? 700 : 400"
           :fill="label.strong ? 'var(--color-stop)' : 'var(--color-ink)'"
         >
-          {{ label.label.length > 15 ? `${label.label.slice(0, 14)}…` : label.label }}
+          {{ label.label.length > 13 ? `${label.label.slice(0, 12)}…` : label.label }}
           {{ label.strong ? say.massDown(label.grams) : say.mass(label.grams) }}
         </text>
       </g>

@@ -17,11 +17,12 @@ const from = (source: keyof typeof sources) =>
     ? `certificate ${material.certificate}`
     : `${sources[source].certainty}: ${sources[source].title}`
 
+const value = (sap: number) => say.value.number(sap, Number.isInteger(sap) ? 0 : 1)
 function factsOfFat(fat: Fat): Fact[] {
   return [
     [
       'Saponification value',
-      `${say.value.number(fat.sap.typical)} (${fat.sap.low} to ${fat.sap.high}) mg KOH/g`,
+      `${value(fat.sap.typical)} (${value(fat.sap.low)} to ${value(fat.sap.high)}) mg KOH/g`,
       from(fat.sap.source),
     ],
     [

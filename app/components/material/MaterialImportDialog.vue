@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { materialsFromRows, differingCells } from '#core/exchange/materialRows'
+import { columnOfPath, differingCells, materialsFromRows } from '#core/exchange/materialRows'
 import type { OwnMaterial } from '#contracts/material'
 import { recordOf } from '#core/materials/own'
 
@@ -57,7 +57,9 @@ async function read(event: Event) {
           row,
           name,
           document: null,
-          says: faultsOf(parsed.error).map(({ path, says }) => `Row ${row}, ${path}: ${says}`),
+          says: faultsOf(parsed.error).map(({ path, says }) =>
+            rowFaultText({ row, column: columnOfPath(path), says }),
+          ),
         }
       const { says, changes } = changeWords(parsed.data)
       return { row, name, document: changes ? parsed.data : null, says }

@@ -38,6 +38,8 @@ const suffix = computed(() => {
   if (props.unit !== undefined) return props.unit
   return { percent: '%', mass: workshop.say.massUnit, ratio: ': 1', plain: '' }[props.kind]
 })
+/** Long units are set smaller, so that the figure keeps its room. */
+const long = computed(() => suffix.value.length > 4)
 const places = computed(
   () =>
     props.decimals ??
@@ -116,7 +118,7 @@ const errorId = useId()
           : 'field',
         big ? 'py-1 text-[18px] font-semibold' : 'py-[3px]',
       ]"
-      :style="{ paddingRight: suffix ? `${14 + suffix.length * 9}px` : undefined }"
+      :style="{ paddingRight: suffix ? `${14 + suffix.length * (long ? 5.6 : 9)}px` : undefined }"
       @input="onInput"
       @blur="onBlur"
       @focus="($event.target as HTMLInputElement).select()"
@@ -127,7 +129,7 @@ const errorId = useId()
       v-if="suffix"
       aria-hidden="true"
       class="pointer-events-none absolute right-2 text-ink-2"
-      :class="big ? 'text-base font-semibold' : ''"
+      :class="big ? 'text-base font-semibold' : long ? 'text-xs' : ''"
       >{{ suffix }}</span
     >
     <span

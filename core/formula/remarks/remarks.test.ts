@@ -191,4 +191,14 @@ describe('every remark', () => {
     expect(order).toEqual([...order].sort((a, b) => (a === b ? 0 : a === 'stop' ? -1 : 1)))
     expect(order[0]).toBe('stop')
   })
+
+  it('much superfat that comes from a butter left out of the lye is mended by counting it', () => {
+    const fats = formula({ olive: 0.8, coconut: 0.05 }).fats
+    const held = { id: 'shea', share: 0.15, moment: 'trace' as const, inLye: false }
+    const document = { ...formula({}), fats: [...fats, held] }
+    const remark = found(document).find(({ id }) => id === 'superfat-high')!
+    expect(remark.fix!.patch).toEqual([{ path: ['fats', 2, 'inLye'], value: true }])
+    const mended = applyPatch(document, remark.fix!.patch)
+    expect(found(mended).map(({ id }) => id)).not.toContain('superfat-high')
+  })
 })
