@@ -1,2 +1,2 @@
 /** Version of the computation, kept with every batch that was made by it. Raised when a figure can change. */
-export const coreVersion = '1.1.0'
+export const coreVersion = '1.2.0'

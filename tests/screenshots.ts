@@ -17,6 +17,8 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['formula', `/formulas/${idOf('Hostel Bar')}`],
   ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
   ['materials', '/formulas/materials'],
+  ['moulds', '/formulas/moulds'],
+  ['versions-compared', '/formulas/compare', 1280, 960],
   ['check-a-recipe', '/formulas/check'],
   ['batch-sheet', `/batches/${batches[0]!.id}`],
   ['rack', '/rack'],
@@ -33,6 +35,14 @@ for (const [file, path, width = 1280, height = 800] of views) {
     timezoneId: 'Europe/London',
   })
   await page.goto(server.url + path)
+  if (file === 'versions-compared') {
+    const versions = (await (await fetch(`${server.url}/api/versions`)).json()) as {
+      id: string
+      name: string
+    }[]
+    const began = versions.find(({ name }) => name === 'As it began')!
+    await page.goto(`${server.url}${path}?a=v:${began.id}&b=f:${idOf('Hostel Bar')}`)
+  }
   if (file === 'check-a-recipe')
     await page.getByRole('button', { name: 'Show me with an example' }).click()
   await page.waitForLoadState('networkidle')

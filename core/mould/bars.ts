@@ -1,5 +1,7 @@
+import type { FormulaDocument, Mould } from '#contracts/formula'
 import type { WorkshopMould } from '#contracts/mould'
 import { capacityOf } from './capacity'
+import { mouldsOf } from './fillings'
 
 export interface Bars {
   count: number
@@ -10,7 +12,7 @@ export interface Bars {
 }
 
 /** The bars that a mould gives when it is full and cut as planned; the blade takes nothing. */
-export function barsOf(record: WorkshopMould): Bars {
+export function barsIn(record: WorkshopMould): Bars {
   const { mould, cuts } = record
   const millilitres = capacityOf(record)
   if (mould.shape === 'cavities')
@@ -25,4 +27,31 @@ export function barsOf(record: WorkshopMould): Bars {
     millilitres: millilitres / count,
     sidesMm: sides.sort((a, b) => a - b) as [number, number, number],
   }
+}
+
+/** g of a fresh bar where nothing says how large they are. */
+const usualBar = 125
+
+/**
+ * Bars to expect of a formula: as many as it is sized for, the cavities of its moulds, the cuts of those the workshop knows
+ * by name; else the batter at about 125 g of fresh soap each.
+ * @param moulds the workshop's moulds
+ */
+export function barsOf(
+  { size }: FormulaDocument,
+  batterGrams: number,
+  moulds: readonly WorkshopMould[] = [],
+): number {
+  const whole = (count: number) => Math.max(1, Math.round(count))
+  if (size.by === 'bars' && size.count) return whole(size.count)
+  const inMould = (mould: Mould, name = '') => {
+    const known = moulds.find((record) => record.name === name)
+    if (known) return barsIn(known).count
+    return mould.shape === 'cavities' ? mould.count : null
+  }
+  const lines = mouldsOf(size)
+  const counts = lines.map(({ mould, name }) => inMould(mould, name))
+  if (lines.length && counts.every((count) => count))
+    return whole(counts.reduce<number>((sum, count) => sum + count!, 0))
+  return whole(batterGrams / usualBar)
 }

@@ -7,7 +7,7 @@ import { scaleFormula, useUp } from '../formula/edit'
 import { faultsInFormula } from '../formula/faults'
 import { batterMillilitres } from '../formula/volume'
 import { library } from '../materials/library'
-import { barsOf } from './bars'
+import { barsIn, barsOf } from './bars'
 import { capacityOf, mouldForFormula, mouldMillilitres } from './capacity'
 import { fillings } from './fillings'
 import { mouldRemark } from './stuff'
@@ -54,15 +54,15 @@ describe('what a mould takes', () => {
   })
 
   it('gives bars by its cuts: ten slices of 25 mm, and 24 of a slab cut 6 by 4', () => {
-    expect(barsOf(loaf)).toEqual({ count: 10, millilitres: 134, sidesMm: [25, 70, 80] })
+    expect(barsIn(loaf)).toEqual({ count: 10, millilitres: 134, sidesMm: [25, 70, 80] })
     const slab = {
       ...loaf,
       mould: { shape: 'box', lengthMm: 390, widthMm: 270, depthMm: 32 } as const,
       cuts: { along: 6, across: 4 },
       trueMillilitres: null,
     }
-    expect(barsOf(slab)).toMatchObject({ count: 24, sidesMm: [32, 65, 67.5] })
-    expect(barsOf(pebbles)).toEqual({ count: 8, millilitres: 107, sidesMm: null })
+    expect(barsIn(slab)).toMatchObject({ count: 24, sidesMm: [32, 65, 67.5] })
+    expect(barsIn(pebbles)).toEqual({ count: 8, millilitres: 107, sidesMm: null })
   })
 
   it('stops at metal that lye eats, and asks for a liner where bars hold on', () => {
@@ -108,6 +108,29 @@ describe('one batter for several moulds', () => {
     })
     const over = { ...size, moulds: [{ ...size.moulds[0]!, fill: 1.2 }] }
     expect(faultsInFormula(formula(over), library)[0]?.path).toBe('size.moulds[0].fill')
+  })
+})
+
+describe('bars to expect', () => {
+  it('are those asked for, or fresh bars of about 125 g', () => {
+    const { size } = formula({ by: 'bars', count: 16, grams: 105 })
+    expect(barsOf(formula(size), 1916)).toBe(16)
+    expect(barsOf(formula({ by: 'oils', grams: 1000 }), 1437)).toBe(11)
+    expect(barsOf(formula({ by: 'oils', grams: 10 }), 20)).toBe(1)
+  })
+
+  it('are the cuts of moulds that the workshop knows, with the cavities', () => {
+    const size = {
+      by: 'moulds' as const,
+      moulds: [loaf, pebbles].map((record) => ({
+        name: record.name,
+        mould: mouldForFormula(record),
+        fill: 1,
+      })),
+    }
+    expect(barsOf(formula(size), 2200, [loaf, pebbles])).toBe(18)
+    expect(barsOf(formula(size), 2250)).toBe(18)
+    expect(barsOf(formula(size), 2625)).toBe(21)
   })
 })
 

@@ -1,4 +1,3 @@
-import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 
@@ -42,12 +41,4 @@ export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
   if (olive >= 0.9) return cureRule('olive')!
   const lauric = share((id) => (library.fats.get(id)?.profile.value.lauric ?? 0) >= 0.4)
   return cureRule(lauric >= 0.5 ? 'coconut-rich' : 'most')!
-}
-
-/** Bars to expect: as many as the formula is sized for, else the batter at about 125 g of fresh soap each. */
-export function barsOf({ size }: FormulaDocument, batterGrams: number): number {
-  if (size.by === 'bars' && size.count) return Math.max(1, Math.round(size.count))
-  if (size.by === 'mould' && size.mould.shape === 'cavities' && size.mould.count)
-    return Math.max(1, Math.round(size.mould.count))
-  return Math.max(1, Math.round(batterGrams / 125))
 }

@@ -4,7 +4,7 @@ import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
 import { addDays, dayIn, daysBetween } from '../units/days'
-import { barsOf, cureRuleFor } from './cure'
+import { cureRuleFor } from './cure'
 import { dueOf } from './due'
 import { standingOf } from './standing'
 
@@ -67,13 +67,6 @@ describe('what is due', () => {
     ])
     expect(due.week).toEqual([{ batchId: 'ripe', kind: 'ready', on: '2026-03-05' }])
   })
-})
-
-it('bars are counted as the formula is sized, else by the batter', () => {
-  const blank = blankFormula('Bars')
-  expect(barsOf(blank, 1437)).toBe(11)
-  expect(barsOf({ ...blank, size: { by: 'bars', count: 16, grams: 105 } }, 1916)).toBe(16)
-  expect(barsOf(blank, 20)).toBe(1)
 })
 
 describe('the cure rule of a formula', () => {

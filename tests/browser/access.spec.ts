@@ -89,7 +89,7 @@ test('dialogs, menus and lists too', async ({ page }) => {
 test('the dialogs of size, versions, water, materials and moulds', async ({ page }) => {
   const look = async (open: () => Promise<unknown>) => {
     await open()
-    await page.getByRole('dialog').waitFor()
+    await page.getByRole('dialog').getByRole('button').first().waitFor()
     expect(await seriousProblems(page)).toEqual([])
     await page.keyboard.press('Escape')
     await page.getByRole('dialog').waitFor({ state: 'detached' })

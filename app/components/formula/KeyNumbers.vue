@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { barsOf } from '#core/rack/cure'
+import { barsOf } from '#core/mould/bars'
 import type { Figure } from '#core/formula/explain'
 
 const { document, result } = useFormulaEditor()
@@ -17,7 +17,9 @@ const lyeWords = computed(() => {
     document.value.iceShare > 0 ? `, ${say.value.percent(document.value.iceShare)} ice` : ''
   return `${soda}${kohShare > 0 ? `, ${say.value.percent(kohShare)} potash` : ''}${ice}`
 })
-const bars = computed(() => barsOf(document.value, result.value.batter))
+const moulds = useMoulds()
+if (document.value.size.by === 'moulds') void moulds.load()
+const bars = computed(() => barsOf(document.value, result.value.batter, moulds.documents))
 const lye = computed(() => result.value.lye)
 const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
 </script>

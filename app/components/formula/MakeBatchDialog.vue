@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
-import { barsOf, cureRuleFor, cureRules } from '#core/rack/cure'
+import { barsOf } from '#core/mould/bars'
+import { cureRuleFor, cureRules } from '#core/rack/cure'
 
 /** Freezes the formula into a batch, after the last look at what speaks against it. */
 const { library } = storeToRefs(useMaterials())
@@ -12,7 +13,7 @@ const { say } = storeToRefs(useWorkshop())
 const open = defineModel<boolean>({ required: true })
 
 const usual = computed(() => cureRuleFor(result.value, library.value))
-const bars = ref<number | null>(barsOf(document.value, result.value.batter))
+const bars = ref<number | null>(barsOf(document.value, result.value.batter, useMoulds().documents))
 const rule = ref<string>(usual.value.id)
 const reasons = ref<Record<string, string>>({})
 const refused = ref<Fault[]>([])

@@ -47,7 +47,7 @@ const drop = (name: string) =>
       <li
         v-for="{ id, record, remark, count, fill } in choices"
         :key="id"
-        class="grid grid-cols-[64px_1fr_auto_auto] items-center gap-x-3 border-t border-line-2 py-1.5 first:border-t-0"
+        class="grid grid-cols-[64px_1fr] gap-y-1 sm:grid-cols-[64px_1fr_auto] items-center gap-x-3 border-t border-line-2 py-1.5 first:border-t-0"
       >
         <MouldPicture :record="record" :px-per-mm="0.14" />
         <span class="min-w-0">
@@ -62,30 +62,28 @@ const drop = (name: string) =>
             >{{ remark.says }}</small
           >
         </span>
-        <template v-if="remark?.severity !== 'stop'">
-          <span class="flex items-center gap-1">
-            <NumberField
-              :label="`How many of ${record.name}`"
-              class="w-16"
-              :decimals="0"
-              :min="0"
-              :max="record.owned"
-              :model-value="count"
-              @update:model-value="set(record, $event, fill)"
-            />
-            <span class="figure text-sm text-ink-2">of {{ record.owned }}</span>
-          </span>
+        <span v-if="remark?.severity !== 'stop'" class="flex items-center gap-1 max-sm:col-start-2">
+          <NumberField
+            :label="`How many of ${record.name}`"
+            class="w-16"
+            :decimals="0"
+            :min="0"
+            :max="record.owned"
+            :model-value="count"
+            @update:model-value="set(record, $event, fill)"
+          />
+          <span class="figure text-sm text-ink-2">of {{ record.owned }}</span>
           <NumberField
             kind="percent"
             :label="`${record.name}, how full`"
-            class="w-20"
+            class="ml-2 w-20"
             :decimals="0"
             :min="0.05"
             :max="1"
             :model-value="fill"
             @update:model-value="set(record, count, $event)"
           />
-        </template>
+        </span>
       </li>
       <li
         v-for="line in strangers"

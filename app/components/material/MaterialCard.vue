@@ -17,12 +17,12 @@ const from = (source: keyof typeof sources) =>
     ? `certificate ${material.certificate}`
     : `${sources[source].certainty}: ${sources[source].title}`
 
-const value = (sap: number) => say.value.number(sap, Number.isInteger(sap) ? 0 : 1)
+const sapText = (sap: number) => say.value.number(sap, Number.isInteger(sap) ? 0 : 1)
 function factsOfFat(fat: Fat): Fact[] {
   return [
     [
       'Saponification value',
-      `${value(fat.sap.typical)} (${value(fat.sap.low)} to ${value(fat.sap.high)}) mg KOH/g`,
+      `${sapText(fat.sap.typical)} (${sapText(fat.sap.low)} to ${sapText(fat.sap.high)}) mg KOH/g`,
       from(fat.sap.source),
     ],
     [

@@ -3,7 +3,7 @@ import type { Stored } from '#contracts/document'
 import type { Fault } from '#contracts/faults'
 import type { WorkshopMould } from '#contracts/mould'
 import { linerKinds, mouldMaterials } from '#contracts/words'
-import { barsOf } from '#core/mould/bars'
+import { barsIn } from '#core/mould/bars'
 import { mouldMillilitres } from '#core/mould/capacity'
 import { linerNames, mouldRemark, stuffOf } from '#core/mould/stuff'
 import { blankShapes, shapeFields, shapeNames } from '~/utils/mouldWords'
@@ -43,7 +43,7 @@ function setMeasure(key: string, value: number | null) {
   if (value !== null) draft.value.mould = { ...draft.value.mould, [key]: value }
 }
 const byMeasures = computed(() => mouldMillilitres(draft.value.mould))
-const bars = computed(() => barsOf(draft.value))
+const bars = computed(() => barsIn(draft.value))
 const remark = computed(() => mouldRemark(draft.value.material, draft.value.liner))
 
 async function done() {

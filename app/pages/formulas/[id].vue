@@ -203,7 +203,10 @@ const entries = computed(() => [
       v-if="document.parts.length || document.method.pattern !== 'plain'"
       class="sheet mt-3.5 grid lg:grid-cols-[3fr_2fr]"
     >
-      <PartLines v-if="document.parts.length" class="border-line-2 max-lg:border-b lg:border-r" />
+      <LazyPartLines
+        v-if="document.parts.length"
+        class="border-line-2 max-lg:border-b lg:border-r"
+      />
       <div v-else class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
         <h2 class="mb-1">One pot</h2>
         <p class="mb-2 text-ink-2">
@@ -213,7 +216,7 @@ const entries = computed(() => [
       </div>
       <div class="px-4 py-3">
         <h2 class="mb-2">The loaf and the cut bar</h2>
-        <LoafPicture :document="document" />
+        <LazyLoafPicture :document="document" />
       </div>
     </div>
     <p class="mt-3 text-sm text-ink-2">

@@ -139,7 +139,7 @@ const colourOf = (key: string) => {
   if (substance === 'additive') return library.value.additives.get(id)?.colour ?? '#6f8f86'
   return substance === 'scent' ? scentColour(id) : `var(--color-${substance})`
 }
-const figure = (grams: number | null) => (grams === null ? '–' : say.value.mass(grams))
+const figure = (grams: number | null) => (grams === null ? '–' : say.value.massFigure(grams))
 const share = (value: number | null) => (value === null ? '' : say.value.percent(value, 2))
 function difference([a, b]: [number | null, number | null]) {
   const by = (b ?? 0) - (a ?? 0)
@@ -200,7 +200,7 @@ function difference([a, b]: [number | null, number | null]) {
             </caption>
             <thead>
               <tr class="text-left text-sm text-ink-2">
-                <th scope="col" class="font-medium">Weights</th>
+                <th scope="col" class="font-medium">Weights, {{ say.massUnit }}</th>
                 <th scope="col" class="text-right font-medium">this</th>
                 <th scope="col" class="text-right font-medium">with this</th>
                 <th scope="col" class="text-right font-medium">of oils</th>

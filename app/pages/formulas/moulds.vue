@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Stored } from '#contracts/document'
 import type { WorkshopMould } from '#contracts/mould'
-import { barsOf } from '#core/mould/bars'
+import { barsIn } from '#core/mould/bars'
 import { capacityOf } from '#core/mould/capacity'
 import { linerNames, mouldRemark, stuffOf } from '#core/mould/stuff'
 
@@ -52,7 +52,7 @@ const entriesOf = (mould: Stored<WorkshopMould>) => [
   { says: 'Delete', danger: true, act: () => void remove(mould) },
 ]
 const barWords = (record: WorkshopMould) => {
-  const { count, millilitres, sidesMm } = barsOf(record)
+  const { count, millilitres, sidesMm } = barsIn(record)
   const sides = sidesMm ? `, ${sidesMm.map((side) => say.value.number(side)).join(' × ')} mm` : ''
   return `${count} ${count === 1 ? 'bar' : 'bars'} of ${say.value.number(millilitres)} ml${sides}`
 }
