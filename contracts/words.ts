@@ -63,6 +63,17 @@ export const mouldMaterials = [
 ] as const
 export const linerKinds = ['none', 'paper', 'film', 'silicone', 'grease'] as const
 
+/** What a bar will be like, in seven estimates of 0 to 100. */
+export const traits = [
+  'greaseLift',
+  'gentleness',
+  'quickFoam',
+  'lastingFoam',
+  'firmAtCut',
+  'wearLife',
+  'keeping',
+] as const
+
 /** How a batter is poured. */
 export const patterns = [
   'plain',
@@ -90,3 +101,4 @@ export type WayOfLiquid = (typeof waysOfLiquid)[number]
 export type MouldMaterial = (typeof mouldMaterials)[number]
 export type LinerKind = (typeof linerKinds)[number]
 export type LiquidMoment = (typeof liquidMoments)[number]
+export type Trait = (typeof traits)[number]

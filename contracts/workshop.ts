@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
+import { traits, uses } from './words'
 
 /** What holds for the whole workshop. */
 export const workshopSchema = z.strictObject({
@@ -22,6 +23,29 @@ export const workshopSchema = z.strictObject({
       error: 'A scale reads in steps of 0.01, 0.1, 0.5, 1, 2 or 5 g.',
     },
   ),
+  /** Target regions that differ from the usual ones, by use and trait: from, to. */
+  regions: z
+    .partialRecord(
+      z.enum(uses),
+      z.partialRecord(
+        z.enum(traits),
+        z
+          .tuple([z.number().min(-50).max(150), z.number().min(-50).max(150)])
+          .refine(([low, high]) => low <= high, 'A region goes from the lower to the higher.'),
+      ),
+    )
+    .default({}),
+  /** Whole prices of fats, in the smallest unit of the currency for a kilogram. */
+  prices: z.record(z.string().max(80), z.number().int().min(0).max(100_000_000)).default({}),
+  /** ISO 4217, as GBP. */
+  currency: z
+    .string()
+    .regex(/^[A-Z]{3}$/, 'A currency is three letters, as GBP.')
+    .default('EUR'),
+  /** Chance of a lye-heavy batch that the maker puts up with. */
+  lyeRisk: z.number().min(0.00001).max(0.5).default(0.001),
+  /** Fatty matter at pour that the workshop's standard asks for at least; null where none does. */
+  leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
 })
 export type Workshop = z.infer<typeof workshopSchema>
 

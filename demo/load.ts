@@ -17,13 +17,14 @@ import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
 import { demoVersions } from './versions'
+import { demoWorkshop } from './workshop'
 
 /*
  * Loads the Slate Shed into a database of its own. Dates are relative to the day of the first load and stay as they are
  * after that; --fresh starts it over.
  */
 
-const timeZone = 'Europe/London'
+const { timeZone } = demoWorkshop
 
 /** Ids whose order is the order of the days they were made on. */
 const idAt = (day: string, hour: number) =>
@@ -99,7 +100,7 @@ export function loadDemo(db: Db, now: Date): boolean {
   if (db.prepare('SELECT 1 FROM formulas LIMIT 1').get()) return false
   const today = dayIn(timeZone, now)
   db.transaction(() => {
-    saveWorkshop(db, { name: 'Slate Shed', timeZone, units: 'metric', scale: 0.1 })
+    saveWorkshop(db, demoWorkshop)
     const start = addDays(today, -430)
     for (const material of demoMaterials)
       materials.save(db, material.id, 0, material, instantOf(start, 7))

@@ -202,7 +202,7 @@ export const hardFats = fatsFrom({
     inci: 'Adeps Bovis',
     also: ['beef fat', 'beef dripping', 'suet'],
     sap: [190, 198, 202, 'codexAnimal'],
-    acids: { myristic: 3, palmitic: 26, palmitoleic: 3, stearic: 20, oleic: 40, linoleic: 3, linolenic: 0.5 },
+    acids: { myristic: 3, palmitic: 26, palmitoleic: 3, stearic: 22, oleic: 40, linoleic: 3, linolenic: 0.5 },
     acidsFrom: 'codexAnimal',
     unsaponifiable: [0.5, 'codexAnimal'],
     state: 'hard',

@@ -2,12 +2,13 @@ import { workshopSchema, type Workshop } from '#contracts/workshop'
 import type { Db } from './connection'
 
 /** A workshop that has said nothing yet. The time zone is that of the machine it runs on. */
-const fresh = (): Workshop => ({
-  name: 'My workshop',
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-  units: 'metric',
-  scale: 0.1,
-})
+const fresh = (): Workshop =>
+  workshopSchema.parse({
+    name: 'My workshop',
+    timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
+    units: 'metric',
+    scale: 0.1,
+  })
 
 export function getWorkshop(db: Db): Workshop {
   const row = db.prepare<[], { settings: string }>('SELECT settings FROM workshop').get()

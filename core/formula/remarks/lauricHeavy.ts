@@ -11,7 +11,8 @@ export function lauricShare(subject: Subject): number {
   return lauricFats(subject).reduce((sum, index) => sum + subject.result.fats[index]!.share, 0)
 }
 
-const forSkin = new Set(['body', 'face', 'hands', 'hair', 'shaving', 'baby'])
+/** Uses in which the bar meets skin for long. */
+export const forSkin = new Set(['body', 'face', 'hands', 'hair', 'shaving', 'baby'])
 
 /** So much coconut-like fat that the bar strips skin. */
 export const lauricHeavy: Rule = (subject) => {

@@ -9,7 +9,15 @@ export interface Subject {
   result: FormulaResult
   library: Library
   say: Speaker
+  limits: Limits
 }
+
+/** What a workshop asks of every formula. */
+export interface Limits {
+  /** Share of fatty matter at pour; null where no standard asks for one. */
+  leastFattyMatter: number | null
+}
+export const noLimits: Limits = { leastFattyMatter: null }
 
 /** One judgement: a remark when it applies, several when it applies to several lines, null when it does not. */
 export type Rule = (subject: Subject) => Remark | Remark[] | null

@@ -1,5 +1,6 @@
 import { driestWaterShare } from '../pot'
 import type { Rule } from './rule'
+import { lowerScents } from './shift'
 
 /**
  * Scents beyond what their suppliers allow in the finished bar. The restricted constituents of different scents may be the
@@ -16,8 +17,6 @@ export const scentAboveMaximum: Rule = ({ document, result, say }) => {
   const dried = 1 - driestWaterShare
   const others = result.longDried * dried - cappedGrams
   const factor = (allowed * others) / (dried - allowed) / cappedGrams
-  const down = (value: number | null | undefined) =>
-    value == null ? value : Math.floor(value * factor * 10_000) / 10_000
   const ids = new Set(capped.map(({ id }) => id))
   const names = [...new Set(capped.map(({ name }) => name))].join(' with ')
   return {
@@ -31,15 +30,7 @@ export const scentAboveMaximum: Rule = ({ document, result, say }) => {
         capped.length > 1
           ? `Lower them to ${say.percent(factor, 0)} of this`
           : `Lower to ${say.percent(allowed, 2)} of the bar`,
-      patch: document.scents.flatMap((line, index) => {
-        if (!ids.has(line.id)) return []
-        const place = (key: string, value: unknown) => ({ path: ['scents', index, key], value })
-        if (line.rate != null) return [place('rate', down(line.rate))]
-        if (line.grams != null) return [place('grams', down(line.grams))]
-        return line.amount
-          ? [place('amount', { ...line.amount, value: down(line.amount.value) })]
-          : []
-      }),
+      patch: lowerScents(document, factor, ({ id }) => ids.has(id)),
     },
   }
 }

@@ -1,3 +1,4 @@
+import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
 import type { Subject } from './rule'
 
@@ -28,4 +29,30 @@ export function lowerFats(
     })),
     { path: ['fats', heir.index, key], value: valueOf(heir.index) + freed },
   ]
+}
+
+/** An additive line at a rate of the oils, however much of it was said before. */
+export function atRate(line: AdditiveLine, rate: number): AdditiveLine {
+  const { rate: _rate, of: _of, grams: _grams, amount: _amount, ...rest } = line
+  return { ...rest, rate, of: 'oils' }
+}
+
+/**
+ * Scents at so much of what they are, rounded down.
+ * @param fits which of the lines
+ */
+export function lowerScents(
+  { scents }: FormulaDocument,
+  factor: number,
+  fits: (line: ScentLine) => boolean = () => true,
+): PatchStep[] {
+  const down = (value: number | null | undefined) =>
+    value == null ? value : Math.floor(value * factor * 10_000) / 10_000
+  return scents.flatMap((line, index): PatchStep[] => {
+    if (!fits(line)) return []
+    const place = (key: string, value: unknown) => [{ path: ['scents', index, key], value }]
+    if (line.rate != null) return place('rate', down(line.rate))
+    if (line.grams != null) return place('grams', down(line.grams))
+    return line.amount ? place('amount', { ...line.amount, value: down(line.amount.value) }) : []
+  })
 }

@@ -1,0 +1,51 @@
+import type { FattyAcid, FormulaResult } from '#contracts/result'
+import { traits as traitIds, type Trait } from '#contracts/words'
+import { fattyAcidNames } from '../chemistry/fattyAcids'
+import type { Library } from '../materials/library'
+import { traitRules } from './coefficients'
+
+export type Traits = Record<Trait, number>
+export { traitIds }
+
+/** One trait of a profile, unclamped: the solver and the search for better formulas need its true slope. */
+export function traitOf(
+  trait: Trait,
+  profile: Partial<Record<FattyAcid, number>>,
+  superfat: number,
+  keeper: boolean,
+): number {
+  const { acids, superfat: perPoint, constant, ricinoleicUpTo, keeper: bonus } = traitRules[trait]
+  let value = constant + perPoint * superfat * 100 + (keeper ? bonus : 0)
+  for (const acid of fattyAcidNames) {
+    const percent = (profile[acid] ?? 0) * 100
+    const counts =
+      acid === 'ricinoleic' && ricinoleicUpTo !== null ? Math.min(percent, ricinoleicUpTo) : percent
+    value += acids[acid] * counts
+  }
+  return value
+}
+
+/** Whether something in the pot binds metals or takes up oxygen: a keeper, or citric acid, which becomes citrate. */
+export function hasKeeper(result: FormulaResult, library: Library): boolean {
+  return result.additives.some(({ id, grams }) => {
+    const additive = library.additives.get(id)
+    return grams > 0 && (additive?.group === 'keeper' || !!additive?.acid?.startsWith('citric'))
+  })
+}
+
+/**
+ * The seven traits of a formula, unclamped estimates of about 0 to 100 (docs/science.md, what the bar will be like).
+ * They follow from the fatty acids of the formula's fats and the total superfat.
+ */
+export function traitsOf(result: FormulaResult, library: Library): Traits {
+  const keeper = hasKeeper(result, library)
+  return Object.fromEntries(
+    traitIds.map((trait) => [
+      trait,
+      traitOf(trait, result.fattyAcids, result.superfat.total, keeper),
+    ]),
+  ) as Traits
+}
+
+/** A trait as it is shown: within 0 and 100. */
+export const shownTrait = (value: number): number => Math.min(100, Math.max(0, value))

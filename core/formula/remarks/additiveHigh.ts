@@ -1,0 +1,29 @@
+import type { Rule } from './rule'
+import { atRate } from './shift'
+
+/** Extras beyond what makers use of them. Acids have a rule of their own. */
+export const additiveHigh: Rule = ({ document, result, library, say }) =>
+  document.additives.flatMap((line, index) => {
+    const additive = library.additives.get(line.id)
+    const grams = result.additives[index]?.grams ?? 0
+    if (!additive || additive.acid || result.parts.length || result.oils <= 0) return []
+    const share = grams / result.oils
+    if (share <= additive.highRate * 1.05) return []
+    return [
+      {
+        id: `additive-high-${index}`,
+        severity: 'think' as const,
+        says: `${say.percent(share)} ${additive.name.toLowerCase()} is more than makers use.`,
+        because: `${additive.does} They stay under ${say.percent(additive.highRate)} of the oils.`,
+        fix: {
+          label: `Lower to ${say.percent(additive.highRate)}`,
+          patch: [
+            {
+              path: ['additives', index],
+              value: atRate(line, additive.highRate),
+            },
+          ],
+        },
+      },
+    ]
+  })

@@ -1,0 +1,23 @@
+import type { Rule } from './rule'
+import { atRate } from './shift'
+
+/** So much citric acid that its salt blooms out of the bar. */
+export const citricHigh: Rule = ({ document, result, library, say }) => {
+  const index = document.additives.findIndex(({ id }) =>
+    library.additives.get(id)?.acid?.startsWith('citric'),
+  )
+  const line = document.additives[index]
+  const share = result.oils > 0 ? (result.additives[index]?.grams ?? 0) / result.oils : 0
+  if (!line || share <= 0.02 + 1e-9) return null
+  return {
+    id: 'citric-high',
+    severity: 'think',
+    says: `${say.percent(share)} citric acid: white crystals may bloom on the bars, and they set late.`,
+    because:
+      'Beyond 2 % of the oils the bar holds more sodium citrate than it can keep dissolved. It also slows the setting: expect three days in the mould.',
+    fix: {
+      label: `Lower to ${say.percent(0.015)}`,
+      patch: [{ path: ['additives', index], value: atRate(line, 0.015) }],
+    },
+  }
+}

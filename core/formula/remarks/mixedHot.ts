@@ -1,0 +1,20 @@
+import type { Rule } from './rule'
+
+/** Lye or oils so hot that the batter races. */
+export const mixedHot: Rule = ({ document, result, say }) => {
+  const { lyeC, oilsC } = document.method
+  if (Math.max(lyeC, oilsC) <= 60 || result.oils <= 0) return null
+  return {
+    id: 'mixed-hot',
+    severity: 'think',
+    says: `At ${say.temperature(Math.max(lyeC, oilsC))} the batter races, steams and may splash when they meet.`,
+    because: 'Every 10 °C about halves the time to work. Most makers mix at 30 to 45 °C.',
+    fix: {
+      label: `Both at ${say.temperature(45)} at most`,
+      patch: [
+        { path: ['method', 'lyeC'], value: Math.min(45, lyeC) },
+        { path: ['method', 'oilsC'], value: Math.min(45, oilsC) },
+      ],
+    },
+  }
+}

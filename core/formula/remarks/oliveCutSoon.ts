@@ -1,0 +1,19 @@
+import type { Rule } from './rule'
+
+/** Share of the oils that is olive of any grade. */
+export const oliveShare = (fats: { id: string; share: number }[]) =>
+  fats.reduce((sum, { id, share }) => sum + (id.startsWith('olive') ? share : 0), 0)
+
+/** Much olive with little water turns rock hard within a day. */
+export const oliveCutSoon: Rule = ({ result, say }) => {
+  const olive = oliveShare(result.fats)
+  const { ratio } = result.water
+  if (olive < 0.7 || ratio <= 0 || ratio > 1.8 + 1e-9) return null
+  return {
+    id: 'olive-cut-soon',
+    severity: 'know',
+    says: `Cut it within 24 hours: ${say.percent(olive, 0)} olive at ${say.ratio(ratio)} turns rock hard.`,
+    because:
+      'With so little water there is nothing to keep the bar soft; later it splinters under the blade.',
+  }
+}

@@ -1,0 +1,20 @@
+import type { Rule } from './rule'
+import { lowerScents } from './shift'
+
+/** So much scent that the bar sweats it out. */
+export const scentHeavy: Rule = ({ document, result, say }) => {
+  const grams = result.scents.reduce((sum, scent) => sum + scent.grams, 0)
+  const share = result.oils > 0 ? grams / result.oils : 0
+  if (share <= 0.055 + 1e-9) return null
+  return {
+    id: 'scent-heavy',
+    severity: 'think',
+    says: `${say.percent(share)} scent may sweat out of the bar and soften it.`,
+    because:
+      'Makers use 3 to 5 % of the oils, 2 to 3 % of essential oils; beyond that the soap cannot hold it, whatever the supplier allows.',
+    fix: {
+      label: `Lower to ${say.percent(0.045)}`,
+      patch: lowerScents(document, 0.045 / share),
+    },
+  }
+}

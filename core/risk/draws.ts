@@ -1,0 +1,100 @@
+import { xoroshiro128plus } from 'pure-rand'
+import { naohPerKoh } from '../chemistry/elements'
+import { weighingSigma, type Spread } from './spread'
+
+/** Real superfats of so many batches, and the smallest superfat with which each would not have been lye-heavy. */
+export interface Draws {
+  superfats: Float64Array
+  needed: Float64Array
+}
+
+/** Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed. */
+function chance(seed: number) {
+  const generator = xoroshiro128plus(seed)
+  const uniform = () => (generator.unsafeNext() >>> 0) / 4294967296
+  let spare = 0
+  let has = false
+  function normal(): number {
+    if (has) {
+      has = false
+      return spare
+    }
+    let a: number
+    let b: number
+    let square: number
+    do {
+      a = uniform() * 2 - 1
+      b = uniform() * 2 - 1
+      square = a * a + b * b
+    } while (square >= 1 || square === 0)
+    const factor = Math.sqrt((-2 * Math.log(square)) / square)
+    spare = b * factor
+    has = true
+    return a * factor
+  }
+  return { uniform, normal }
+}
+export type Chance = ReturnType<typeof chance>
+
+/** Draws are made in lots of this many, so that a long run can be stopped between two of them. */
+export const lot = 20_000
+
+/**
+ * Draws batches: each fat with a saponification value of its own within its range, each alkali with its purity (never above
+ * 1), each weighing with the error of the scale. The same seed gives the same figures.
+ * @param count how many batches, 1 or more
+ * @param seed a whole number
+ * @param goOn asked after every lot; false stops and gives what there is
+ */
+export function drawSuperfats(
+  spread: Spread,
+  count: number,
+  seed: number,
+  goOn: (done: number) => boolean = () => true,
+): Draws {
+  const { uniform, normal } = chance(seed)
+  const { fats, alkalis, acids, scale } = spread
+  const fatCount = fats.length
+  const alkaliCount = alkalis.length
+  const grams = Float64Array.from(fats, (fat) => fat.grams)
+  const saps = Float64Array.from(fats, (fat) => fat.sap)
+  const sigmas = Float64Array.from(fats, (fat) => fat.sigma)
+  const lyeGrams = Float64Array.from(alkalis, (alkali) => alkali.grams)
+  const purities = Float64Array.from(alkalis, (alkali) => alkali.purity)
+  const puritySigmas = Float64Array.from(alkalis, (alkali) => alkali.sigma)
+  const factors = Float64Array.from(alkalis, (alkali) => alkali.asNaoh)
+  const perKoh = naohPerKoh / 1000
+  let demandAsPlanned = 0
+  for (let i = 0; i < fatCount; i++) demandAsPlanned += grams[i]! * saps[i]! * perKoh
+  let alkaliAsPlanned = 0
+  for (let i = 0; i < alkaliCount; i++) alkaliAsPlanned += lyeGrams[i]! * purities[i]! * factors[i]!
+
+  const superfats = new Float64Array(count)
+  const needed = new Float64Array(count)
+  let at = 0
+  while (at < count) {
+    const end = Math.min(count, at + lot)
+    for (; at < end; at++) {
+      let demand = 0
+      for (let i = 0; i < fatCount; i++) {
+        const weight = grams[i]!
+        const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
+        demand += weighed * (saps[i]! + normal() * sigmas[i]!)
+      }
+      demand *= perKoh
+      let alkali = 0
+      for (let i = 0; i < alkaliCount; i++) {
+        const weight = lyeGrams[i]!
+        const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
+        const purity = purities[i]! + normal() * puritySigmas[i]!
+        alkali += weighed * (purity > 1 ? 1 : purity) * factors[i]!
+      }
+      superfats[at] = 1 - (alkali - acids) / demand
+      // With the planned alkali cut so far that this very batch would just have been free of lye.
+      needed[at] = 1 - ((demand + acids) * (alkaliAsPlanned / alkali) - acids) / demandAsPlanned
+    }
+    if (at < count && !goOn(at))
+      return { superfats: superfats.slice(0, at), needed: needed.slice(0, at) }
+  }
+  return { superfats, needed }
+}

@@ -1,0 +1,70 @@
+import { closedForm } from './closedForm'
+import type { Draws } from './draws'
+import type { Spread } from './spread'
+
+/** How a batch may really come out. Superfats as fractions. */
+export interface LyeRisk {
+  draws: number
+  median: number
+  low: number
+  high: number
+  /** Chance that lye is left over. */
+  lyeHeavy: number
+  /** The smallest total superfat, as planned, that keeps that chance under the chosen one. */
+  smallest: number
+  /** What contributes most to the spread, largest first. */
+  sources: { name: string; share: number }[]
+  /** Counts of batches from the lowest superfat to the highest, for a picture. */
+  histogram: { from: number; width: number; counts: number[] }
+}
+
+const bins = 48
+
+/** The value below which a share of sorted values lies, between neighbours linearly. */
+export function quantile(sorted: Float64Array, share: number): number {
+  const place = (sorted.length - 1) * share
+  const below = Math.floor(place)
+  const next = sorted[Math.min(below + 1, sorted.length - 1)]!
+  return sorted[below]! + (next - sorted[below]!) * (place - below)
+}
+
+/**
+ * Sums up drawn batches.
+ * @param planned total superfat of the formula by its stated purity: `smallest` is told on the same footing
+ * @param risk chance of a lye-heavy batch that the maker accepts, above 0
+ */
+export function lyeRisk(draws: Draws, spread: Spread, planned: number, risk: number): LyeRisk {
+  const sorted = draws.superfats.slice().sort()
+  const count = sorted.length
+  if (!count || !spread.fats.length)
+    return {
+      draws: 0,
+      median: 0,
+      low: 0,
+      high: 0,
+      lyeHeavy: 0,
+      smallest: 0,
+      sources: [],
+      histogram: { from: 0, width: 0, counts: [] },
+    }
+  let heavy = 0
+  while (heavy < count && sorted[heavy]! < 0) heavy++
+  // The draws take the lye at its likely purity, the formula at its stated one: what is needed is told on its footing.
+  const { nominal, sources } = closedForm(spread)
+  const needed = quantile(draws.needed.slice().sort(), 1 - risk)
+  const smallest = 1 - ((1 - needed) * (1 - planned)) / (1 - nominal)
+  const from = sorted[0]!
+  const width = (sorted[count - 1]! - from) / bins || 1e-9
+  const counts = new Array<number>(bins).fill(0)
+  for (const value of sorted) counts[Math.min(bins - 1, Math.floor((value - from) / width))]!++
+  return {
+    draws: count,
+    median: quantile(sorted, 0.5),
+    low: quantile(sorted, 0.05),
+    high: quantile(sorted, 0.95),
+    lyeHeavy: heavy / count,
+    smallest,
+    sources,
+    histogram: { from, width, counts },
+  }
+}
