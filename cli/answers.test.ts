@@ -31,7 +31,7 @@ describe('npm run -s formula', () => {
     expect(JSON.parse(good.stdout)).toMatchObject({
       grams: { oils: 1000, koh: 0, solution: null, liquids: {}, carriers: {} },
       parts: [],
-      traits: {},
+      traits: { keeping: expect.any(Number) as number },
     })
     const bad = run('{ "format": ')
     expect(bad.status).toBe(1)

@@ -1,6 +1,7 @@
 import { checkSchema, formulaSchema, type FormulaDocument } from '#contracts/formula'
 import { faultsOf, type Fault } from '#contracts/faults'
 import type { FormulaResult, Portion, Remark } from '#contracts/result'
+import { shownTrait, traitsOf } from '#core/character/traits'
 import { pureAlkaliIn } from '#core/chemistry/alkali'
 import { naohPerKoh } from '#core/chemistry/elements'
 import { computeFormula } from '#core/formula/compute'
@@ -69,7 +70,9 @@ export function computeFormulaText(value: unknown): object | Refused {
     water: waysOf(result),
     superfat: result.superfat,
     fattyAcids: result.fattyAcids,
-    traits: {},
+    traits: Object.fromEntries(
+      Object.entries(traitsOf(result, library)).map(([trait, value]) => [trait, shownTrait(value)]),
+    ),
     remarks: plain(remarksOn(document, result, library)),
   }
 }

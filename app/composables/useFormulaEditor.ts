@@ -1,6 +1,8 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
 import type { StoredFormula } from '#contracts/workshop'
+import { regionsFor } from '#core/character/regions'
+import { traitsOf } from '#core/character/traits'
 import { blankFormula } from '#core/formula/blank'
 import { computeFormula } from '#core/formula/compute'
 import { faceOf } from '#core/formula/face'
@@ -26,8 +28,10 @@ export function createFormulaEditor(id: string) {
   const result = computed(() => computeFormula(document.value, library.value))
   const faults = computed(() => faultsInFormula(document.value, library.value))
   const remarks = computed(() =>
-    remarksOn(document.value, result.value, library.value, workshop.say),
+    remarksOn(document.value, result.value, library.value, workshop.say, workshop.settings),
   )
+  const traits = computed(() => traitsOf(result.value, library.value))
+  const regions = computed(() => regionsFor(document.value.use, workshop.settings.regions))
   const face = computed(() => faceOf(document.value, library.value))
 
   async function load() {
@@ -91,6 +95,8 @@ export function createFormulaEditor(id: string) {
     result,
     faults,
     remarks,
+    traits,
+    regions,
     face,
     history,
     save,

@@ -6,7 +6,17 @@ import { defineStore } from 'pinia'
 
 /** What holds for the whole workshop: its settings, today by its clock, and how it says figures. */
 export const useWorkshop = defineStore('workshop', () => {
-  const settings = ref<Workshop>({ name: '', timeZone: 'UTC', units: 'metric', scale: 0.1 })
+  const settings = ref<Workshop>({
+    name: '',
+    timeZone: 'UTC',
+    units: 'metric',
+    scale: 0.1,
+    regions: {},
+    prices: {},
+    currency: 'EUR',
+    lyeRisk: 0.001,
+    leastFattyMatter: null,
+  })
   const today = ref('')
   const ready = ref(false)
   const problem = ref('')
@@ -35,8 +45,9 @@ export const useWorkshop = defineStore('workshop', () => {
     }
   }
 
-  /** Throws an ApiError that says what is wrong. */
-  async function save(workshop: Workshop) {
+  /** Keeps what is changed of the settings. Throws an ApiError that says what is wrong. */
+  async function save(changes: Partial<Workshop>) {
+    const workshop = { ...settings.value, ...changes }
     take(await api.put<WorkshopNow>('/api/workshop', workshop))
   }
 

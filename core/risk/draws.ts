@@ -36,22 +36,26 @@ function chance(seed: number) {
 }
 export type Chance = ReturnType<typeof chance>
 
-/** Draws are made in lots of this many, so that a long run can be stopped between two of them. */
-export const lot = 20_000
+/** Several lots of draws as one. */
+export function joinDraws(lots: Draws[]): Draws {
+  const count = lots.reduce((sum, { superfats }) => sum + superfats.length, 0)
+  const all = { superfats: new Float64Array(count), needed: new Float64Array(count) }
+  let at = 0
+  for (const { superfats, needed } of lots) {
+    all.superfats.set(superfats, at)
+    all.needed.set(needed, at)
+    at += superfats.length
+  }
+  return all
+}
 
 /**
  * Draws batches: each fat with a saponification value of its own within its range, each alkali with its purity (never above
  * 1), each weighing with the error of the scale. The same seed gives the same figures.
  * @param count how many batches, 1 or more
  * @param seed a whole number
- * @param goOn asked after every lot; false stops and gives what there is
  */
-export function drawSuperfats(
-  spread: Spread,
-  count: number,
-  seed: number,
-  goOn: (done: number) => boolean = () => true,
-): Draws {
+export function drawSuperfats(spread: Spread, count: number, seed: number): Draws {
   const { uniform, normal } = chance(seed)
   const { fats, alkalis, acids, scale } = spread
   const fatCount = fats.length
@@ -71,30 +75,24 @@ export function drawSuperfats(
 
   const superfats = new Float64Array(count)
   const needed = new Float64Array(count)
-  let at = 0
-  while (at < count) {
-    const end = Math.min(count, at + lot)
-    for (; at < end; at++) {
-      let demand = 0
-      for (let i = 0; i < fatCount; i++) {
-        const weight = grams[i]!
-        const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
-        demand += weighed * (saps[i]! + normal() * sigmas[i]!)
-      }
-      demand *= perKoh
-      let alkali = 0
-      for (let i = 0; i < alkaliCount; i++) {
-        const weight = lyeGrams[i]!
-        const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
-        const purity = purities[i]! + normal() * puritySigmas[i]!
-        alkali += weighed * (purity > 1 ? 1 : purity) * factors[i]!
-      }
-      superfats[at] = 1 - (alkali - acids) / demand
-      // With the planned alkali cut so far that this very batch would just have been free of lye.
-      needed[at] = 1 - ((demand + acids) * (alkaliAsPlanned / alkali) - acids) / demandAsPlanned
+  for (let at = 0; at < count; at++) {
+    let demand = 0
+    for (let i = 0; i < fatCount; i++) {
+      const weight = grams[i]!
+      const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
+      demand += weighed * (saps[i]! + normal() * sigmas[i]!)
     }
-    if (at < count && !goOn(at))
-      return { superfats: superfats.slice(0, at), needed: needed.slice(0, at) }
+    demand *= perKoh
+    let alkali = 0
+    for (let i = 0; i < alkaliCount; i++) {
+      const weight = lyeGrams[i]!
+      const weighed = weight + (uniform() - 0.5) * scale + normal() * weight * weighingSigma
+      const purity = purities[i]! + normal() * puritySigmas[i]!
+      alkali += weighed * (purity > 1 ? 1 : purity) * factors[i]!
+    }
+    superfats[at] = 1 - (alkali - acids) / demand
+    // With the planned alkali cut so far that this very batch would just have been free of lye.
+    needed[at] = 1 - ((demand + acids) * (alkaliAsPlanned / alkali) - acids) / demandAsPlanned
   }
   return { superfats, needed }
 }

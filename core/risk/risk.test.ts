@@ -7,7 +7,7 @@ import { computeFormula } from '../formula/compute'
 import { faultsInFormula } from '../formula/faults'
 import { library } from '../materials/library'
 import { closedForm } from './closedForm'
-import { drawSuperfats } from './draws'
+import { drawSuperfats, joinDraws } from './draws'
 import { lyeRisk, quantile } from './lyeRisk'
 import { spreadOf, type Spread } from './spread'
 
@@ -82,14 +82,11 @@ describe('draws', () => {
     expect(figures(1)).not.toEqual(figures(2))
   })
 
-  it('can be stopped between two lots', () => {
-    const asked: number[] = []
-    const { superfats } = drawSuperfats(check(0.05), 100_000, 1, (done) => {
-      asked.push(done)
-      return done < 40_000
-    })
-    expect(superfats).toHaveLength(40_000)
-    expect(asked).toEqual([20_000, 40_000])
+  it('of several lots are one', () => {
+    const lots = [1, 2].map((seed) => drawSuperfats(check(0.05), 3, seed))
+    const joined = joinDraws(lots)
+    expect([...joined.superfats]).toEqual(lots.flatMap(({ superfats }) => [...superfats]))
+    expect(joined.needed).toHaveLength(6)
   })
 
   it('keep purity at 1 or below', () => {

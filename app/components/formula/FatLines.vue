@@ -19,6 +19,13 @@ const sapOpen = computed({
   },
 })
 
+const swapping = ref<number | null>(null)
+const swapOpen = computed({
+  get: () => swapping.value !== null,
+  set: (value) => {
+    if (!value) swapping.value = null
+  },
+})
 const askLeft = ref<number | null>(null)
 const leftOpen = computed({
   get: () => askLeft.value !== null,
@@ -60,6 +67,7 @@ function entriesOf(index: number) {
     line.inLye
       ? { says: 'Leave out of the lye', act: () => put(['fats', index, 'inLye'], false) }
       : { says: 'Count in the lye', act: () => put(['fats', index, 'inLye'], true) },
+    { says: 'Swap this fat for…', act: () => (swapping.value = index) },
     { says: 'Own saponification value…', act: () => (askSap.value = index) },
     { says: 'Use up what is left of it…', act: () => (askLeft.value = index) },
     ...(index > 0 ? [{ says: 'Move up', act: () => move(index, -1) }] : []),
@@ -156,5 +164,6 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
       :value="Math.round((result.fats[askLeft]?.grams ?? 0) * 10) / 10"
       @number="fill"
     />
+    <LazySwapDialog v-if="swapping !== null" v-model="swapOpen" :line="swapping" />
   </section>
 </template>

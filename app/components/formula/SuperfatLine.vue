@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { Figure } from '#core/formula/explain'
+import type { LyeAge } from '#core/risk/spread'
 
 const { document, result, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
+const age = ref<LyeAge>('fresh')
+const { risk, drawing } = useLyeRisk(document, result, age)
+const showing = ref(false)
 const differs = computed(
   () =>
     Math.abs(result.value.superfat.total - result.value.superfat.asked) > 0.0005 &&
@@ -40,8 +44,10 @@ const differs = computed(
         Why?
       </button></span
     >
-    <span v-else class="text-sm text-ink-2">{{
-      result.superfat.total < 0 ? 'more lye than the fats can take' : 'of the fats find no lye'
-    }}</span>
+    <span v-else-if="result.superfat.total < 0" class="text-sm text-ink-2"
+      >more lye than the fats can take</span
+    >
+    <RiskSpark v-if="result.oils > 0" class="ml-auto" :risk="risk" @open="showing = true" />
+    <LazyLyeRiskDialog v-if="showing" v-model="showing" v-model:age="age" :risk="risk" :drawing />
   </section>
 </template>

@@ -182,11 +182,8 @@ const entries = computed(() => [
         </RemarkList>
       </div>
     </div>
-    <div class="sheet mt-3.5 grid lg:grid-cols-3">
-      <FattyAcidBar
-        :acids="result.fattyAcids"
-        class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
-      />
+    <CharacterStrip />
+    <div class="sheet mt-3.5 grid lg:grid-cols-2">
       <MethodFields class="border-line-2 max-lg:border-b lg:border-r" />
       <label class="flex flex-col px-4 py-3">
         <h2 class="mb-1.5">Notes</h2>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import type { FormulaVersion } from '#contracts/version'
+import { computeFormula } from '#core/formula/compute'
+import { traitIds, traitsOf } from '#core/character/traits'
+import { sayFoam, saySkin } from '#core/character/words'
+
+/** What the bar will be like: fatty acids, foam and skin as maps, three scales, and what would help. */
+const editor = useFormulaEditor()
+const { result, traits, regions, document } = editor
+const { library } = storeToRefs(useMaterials())
+const { say } = storeToRefs(useWorkshop())
+const scales = ['firmAtCut', 'wearLife', 'keeping'] as const
+
+/** Where it was in the last named version, if there is one. */
+const last = shallowRef<FormulaVersion | null>(null)
+async function loadLast() {
+  try {
+    const versions = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
+    last.value = versions[0] ?? null
+  } catch {
+    // without it the maps only show where the bar is now
+  }
+}
+onMounted(() => void loadLast())
+const before = computed(() => {
+  if (!last.value) return null
+  const was = traitsOf(computeFormula(last.value.document, library.value), library.value)
+  const moved = traitIds.some((trait) => Math.abs(was[trait] - traits.value[trait]) > 0.5)
+  return moved ? was : null
+})
+const helping = ref(false)
+const editingRegions = ref(false)
+const share = computed(() => ({
+  poured: result.value.batter > 0 ? result.value.fattyMatter / result.value.batter : 0,
+  dried: result.value.longDried > 0 ? result.value.fattyMatter / result.value.longDried : 0,
+}))
+</script>
+
+<template>
+  <section class="sheet mt-3.5" aria-label="What the bar will be like">
+    <div class="grid sm:grid-cols-2 lg:grid-cols-[1fr_306px_306px_1fr]">
+      <div class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+        <FattyAcidBar :acids="result.fattyAcids" />
+        <p v-if="share.poured > 0" class="figure mt-1.5 text-sm">
+          Fatty matter {{ say.percent(share.poured, 0) }} poured,
+          {{ say.percent(share.dried, 0) }} long dried.
+          <NuxtLink to="/explained#sizes-solved-back-exact" class="link">Why?</NuxtLink>
+        </p>
+      </div>
+      <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+        <TraitMap x="quickFoam" y="lastingFoam" :traits :regions :before="before" />
+        <div class="text-sm">
+          <h2>Foam</h2>
+          <p class="mt-1">{{ sayFoam(traits, regions) }}</p>
+        </div>
+      </div>
+      <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+        <TraitMap x="greaseLift" y="gentleness" :traits :regions :before="before" />
+        <div class="text-sm">
+          <h2>Skin</h2>
+          <p class="mt-1">{{ saySkin(traits, regions) }}</p>
+        </div>
+      </div>
+      <div class="px-4 py-3">
+        <div class="grid gap-2">
+          <TraitScale
+            v-for="trait in scales"
+            :key="trait"
+            :trait="trait"
+            :value="traits[trait]"
+            :region="regions[trait]"
+            :before="before?.[trait] ?? null"
+          />
+        </div>
+        <p class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm">
+          <button
+            type="button"
+            class="link"
+            :aria-expanded="helping"
+            :disabled="!document.fats.length"
+            @click="helping = !helping"
+          >
+            What would help?
+          </button>
+          <button type="button" class="link" @click="editingRegions = true">Regions</button>
+          <NuxtLink to="/explained#what-the-bar-will-be-like-judgement" class="link"
+            >Estimates. Why?</NuxtLink
+          >
+        </p>
+        <p v-if="before" class="mt-1 text-xs text-ink-2">
+          Ring and line: “{{ last?.name }}”, the last version.
+        </p>
+      </div>
+    </div>
+    <LazyHelpList v-if="helping" class="border-t border-line-2" />
+    <LazyRegionsDialog v-if="editingRegions" v-model="editingRegions" :use="document.use" />
+  </section>
+</template>

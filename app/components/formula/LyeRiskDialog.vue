@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import type { LyeRisk } from '#core/risk/lyeRisk'
+import { lyeAges, type LyeAge } from '#core/risk/spread'
+
+/** How sure the superfat is: the hill of what may come out, the chance of lye left over, and what to do about it. */
+const { risk } = defineProps<{ risk: LyeRisk | null; drawing: boolean }>()
+const open = defineModel<boolean>({ required: true })
+const age = defineModel<LyeAge>('age', { required: true })
+const { document, result, put } = useFormulaEditor()
+const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
+const problem = ref('')
+
+const risks = [0.01, 0.001, 0.0001] as const
+const number = (value: number) => new Intl.NumberFormat(navigator.language).format(value)
+async function setRisk(event: Event) {
+  try {
+    await workshop.save({ lyeRisk: Number((event.target as HTMLSelectElement).value) })
+    problem.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+/** What to ask for so that the total becomes the smallest that will do, up to the next tenth of a per cent. */
+const needed = computed(() => {
+  if (!risk) return null
+  const { asked, total } = result.value.superfat
+  const wanted = Math.ceil((risk.smallest + (asked - total)) * 1000 - 1e-6) / 1000
+  return Math.max(0, wanted)
+})
+const option = computed(() => {
+  if (!risk) return {}
+  const { from, width, counts } = risk.histogram
+  const at = (index: number) => (from + (index + 0.5) * width) * 100
+  return {
+    animation: false,
+    grid: { left: 8, right: 16, top: 24, bottom: 40 },
+    xAxis: {
+      type: 'value',
+      name: 'real superfat, %',
+      nameLocation: 'middle',
+      nameGap: 24,
+      min: Math.floor(Math.min(from * 100, -0.5)),
+      max: Math.ceil((from + width * counts.length) * 100),
+      axisLabel: { color: '#4c595b' },
+      splitLine: { show: false },
+    },
+    yAxis: { type: 'value', show: false },
+    series: [
+      {
+        type: 'line',
+        data: counts.map((count, index) => [at(index), count]),
+        smooth: true,
+        symbol: 'none',
+        lineStyle: { color: '#6f8f86', width: 2 },
+        areaStyle: { color: '#cfdcd6' },
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          data: [
+            {
+              xAxis: 0,
+              lineStyle: { color: '#b3261e' },
+              label: { formatter: 'lye-heavy', color: '#b3261e' },
+            },
+            {
+              xAxis: risk.median * 100,
+              lineStyle: { color: '#182022', type: 'solid' },
+              label: { formatter: 'median', color: '#182022' },
+            },
+          ],
+        },
+      },
+    ],
+  }
+})
+</script>
+
+<template>
+  <AppDialog v-model="open" wide title="How sure is the superfat?">
+    <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
+      <p v-if="!risk?.draws" class="text-ink-2">Drawing batches…</p>
+      <template v-else>
+        <p class="figure text-[18px]" aria-live="polite">
+          The real superfat will be about <b>{{ say.percent(risk.median) }}</b>, nine times in ten
+          between {{ say.percent(risk.low) }} and {{ say.percent(risk.high) }}. Lye is left over in
+          <b>{{ oddsText(risk.lyeHeavy, risk.draws) }}</b> batches.
+        </p>
+        <LazyAppChart
+          class="h-44"
+          :option="option"
+          :says="`Spread of the real superfat: median ${say.percent(risk.median)}, 5 % below ${say.percent(risk.low)}, 5 % above ${say.percent(risk.high)}`"
+        />
+        <div class="flex flex-wrap items-end gap-x-6 gap-y-3">
+          <label class="grid gap-1 font-semibold">
+            The lye is
+            <select v-model="age" class="field font-normal">
+              <option v-for="(item, id) in lyeAges" :key="id" :value="id">
+                {{ item.says }}, {{ say.percent(item.low) }} to {{ say.percent(item.high) }}
+              </option>
+            </select>
+          </label>
+          <label class="grid gap-1 font-semibold">
+            Lye left over at most in
+            <select class="field font-normal" :value="workshop.settings.lyeRisk" @change="setRisk">
+              <option v-for="value in risks" :key="value" :value="value">
+                1 batch in {{ number(1 / value) }}
+              </option>
+            </select>
+          </label>
+          <p v-if="needed !== null" class="figure">
+            needs <b>{{ say.percent(needed) }}</b> superfat
+            <AppButton
+              v-if="Math.abs((document.superfat ?? 0) - needed) > 0.0004"
+              class="ml-2"
+              @click="put(['superfat'], needed)"
+              >Set it</AppButton
+            >
+          </p>
+        </div>
+        <p v-if="problem" role="alert" class="text-stop">{{ problem }}</p>
+        <section aria-label="What contributes most">
+          <h3 class="mb-1 font-semibold">What contributes most</h3>
+          <ul class="grid gap-1">
+            <li
+              v-for="source in risk.sources.slice(0, 5)"
+              :key="source.name"
+              class="grid grid-cols-[13rem_1fr_3.5rem] items-center gap-3"
+            >
+              <span class="truncate">{{ source.name }}</span>
+              <span class="h-3 bg-line-2"
+                ><i class="block h-3 bg-extra" :style="{ width: `${source.share * 100}%` }"
+              /></span>
+              <span class="figure text-right">{{ say.percent(source.share, 0) }}</span>
+            </li>
+          </ul>
+        </section>
+        <p class="text-sm text-ink-2">
+          {{ number(risk.draws) }} batches drawn: each fat with a value from its published range,
+          the lye by its age, every weighing by your scale of {{ workshop.settings.scale }} g. A
+          certificate narrows its fat. It cannot see a wrong jar or a slip of the hand.
+          <NuxtLink to="/explained#how-sure-is-the-superfat-measured-ranges-drawn" class="link"
+            >How it is drawn</NuxtLink
+          >
+        </p>
+      </template>
+    </div>
+    <template #actions><AppButton kind="main" @click="open = false">Done</AppButton></template>
+  </AppDialog>
+</template>

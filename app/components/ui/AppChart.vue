@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { LineChart, ScatterChart } from 'echarts/charts'
+import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import { use } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import VChart from 'vue-echarts'
+
+/** The one chart. Give it a height; what it shows is said in words as well. */
+use([LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
+defineProps<{ option: object; says: string }>()
+const emit = defineEmits<{ pick: [index: number] }>()
+</script>
+
+<template>
+  <div role="img" :aria-label="says">
+    <VChart
+      class="block size-full"
+      :option="option"
+      autoresize
+      @click="(event: { dataIndex?: number }) => emit('pick', event.dataIndex ?? -1)"
+    />
+  </div>
+</template>

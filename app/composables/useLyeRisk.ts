@@ -1,0 +1,70 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
+import type { LyeRisk } from '#core/risk/lyeRisk'
+import { spreadOf, type LyeAge } from '#core/risk/spread'
+import { useDebounceFn } from '@vueuse/core'
+import type { Remote } from 'comlink'
+import type { LyeRiskWorker } from '~/workers/lyeRisk.worker'
+
+/** Always the same draws, so that a figure moves only when the formula does. */
+const seed = 2026
+const draws = 120_000
+
+/**
+ * How likely a formula is to come out lye-heavy, drawn in a worker. A newer change calls off what is still being drawn.
+ */
+export function useLyeRisk(
+  document: Readonly<Ref<FormulaDocument>>,
+  result: Readonly<Ref<FormulaResult>>,
+  age: Readonly<Ref<LyeAge>>,
+) {
+  const workshop = useWorkshop()
+  const { library } = storeToRefs(useMaterials())
+  const risk = shallowRef<LyeRisk | null>(null)
+  const drawing = ref(false)
+  let worker: Worker | null = null
+  let remote: Remote<LyeRiskWorker> | null = null
+
+  async function start() {
+    const { wrap } = await import('comlink')
+    worker = new Worker(new URL('../workers/lyeRisk.worker.ts', import.meta.url), {
+      type: 'module',
+    })
+    remote = wrap<LyeRiskWorker>(worker)
+  }
+  const draw = useDebounceFn(async () => {
+    if (!remote) await start()
+    const spread = spreadOf(
+      document.value,
+      result.value,
+      library.value,
+      workshop.settings.scale,
+      age.value,
+    )
+    if (!spread.fats.length || !spread.alkalis.length) {
+      risk.value = null
+      return
+    }
+    drawing.value = true
+    const job = {
+      spread,
+      planned: result.value.superfat.total,
+      risk: workshop.settings.lyeRisk,
+      draws,
+      seed,
+    }
+    const found = await remote!.run(JSON.parse(JSON.stringify(job)) as typeof job)
+    if (!found) return
+    risk.value = found
+    drawing.value = false
+  }, 120)
+  watch(
+    [result, age, () => workshop.settings.lyeRisk, () => workshop.settings.scale],
+    () => void draw(),
+    {
+      immediate: true,
+    },
+  )
+  onScopeDispose(() => worker?.terminate())
+  return { risk, drawing }
+}
