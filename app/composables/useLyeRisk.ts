@@ -43,9 +43,9 @@ export function useLyeRisk(
     )
     if (!spread.fats.length || !spread.alkalis.length) {
       risk.value = null
+      drawing.value = false
       return
     }
-    drawing.value = true
     const job = {
       spread,
       planned: result.value.superfat.total,
@@ -60,7 +60,11 @@ export function useLyeRisk(
   }, 120)
   watch(
     [result, age, () => workshop.settings.lyeRisk, () => workshop.settings.scale],
-    () => void draw(),
+    () => {
+      // What is on screen is of the state before, until the draws are in.
+      drawing.value = true
+      void draw()
+    },
     {
       immediate: true,
     },

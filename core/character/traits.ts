@@ -1,11 +1,13 @@
 import type { FattyAcid, FormulaResult } from '#contracts/result'
-import { traits as traitIds, type Trait } from '#contracts/words'
+import type { Trait } from '#contracts/words'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import type { Library } from '../materials/library'
 import { traitRules } from './coefficients'
 
 export type Traits = Record<Trait, number>
-export { traitIds }
+
+/** The seven, in the order they are told. */
+export const traitIds = Object.keys(traitRules) as Trait[]
 
 /** One trait of a profile, unclamped: the solver and the search for better formulas need its true slope. */
 export function traitOf(

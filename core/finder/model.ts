@@ -1,4 +1,5 @@
 import { traitRules } from '../character/coefficients'
+import type { Region } from '../character/regions'
 import { traitIds } from '../character/traits'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import type { Fat } from '../materials/fat'
@@ -42,6 +43,11 @@ export function slope(fat: Fat, trait: Trait): number {
   )
 }
 
+/** Points that a region is drawn in by, so that shares rounded to a tenth of a per cent still lie inside. */
+const margin = 0.25
+const inset = ([low, high]: Region): Region =>
+  high - low > 4 * margin ? [low + margin, high - margin] : [low, high]
+
 /** What a trait has whatever the fats are. */
 const fixed = (trait: Trait, { superfat, keeper }: Wish): number => {
   const rule = traitRules[trait]
@@ -68,7 +74,7 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
     bounds.push(` 0 <= ric <= ${cap}`)
   }
   for (const trait of traitIds) {
-    const [low, high] = wish.regions[trait]
+    const [low, high] = inset(wish.regions[trait])
     const sum = candidates.map(({ fat }, index) => term(slope(fat, trait), x(index))).join(' ')
     const ric =
       capped && traitRules[trait].ricinoleicUpTo !== null

@@ -26,7 +26,7 @@ function explainLye(
   const factor = say.number(naohPerKoh, 6)
   const lines = result.fats.map((fat) => ({
     label: fat.inLye ? fat.name : `${fat.name}, not counted in the lye`,
-    sum: `${say.mass(fat.grams)} × ${say.number(fat.sap, 0)} mg KOH/g ÷ 1000 × ${factor}`,
+    sum: `${say.mass(fat.grams)} × ${say.number(fat.sap, Number.isInteger(fat.sap) ? 0 : 1)} mg KOH/g ÷ 1000 × ${factor}`,
     value: `${say.number(fat.inLye ? fat.naohDemand : 0, 3)} g`,
   }))
   const inLye = result.fats.reduce((sum, fat) => sum + (fat.inLye ? fat.naohDemand : 0), 0)

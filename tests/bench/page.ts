@@ -62,5 +62,47 @@ times.sort((a, b) => a - b)
 console.log(
   `${'keystroke to painted frame, with remarks and pot'.padEnd(52)} median ${times[20]!.toFixed(1)} ms, slowest ${times.at(-1)!.toFixed(1)} ms`,
 )
+
+/** A share moved sixty times, as by holding an arrow key, with the maps, the list of help and the risk alive. */
+await page.getByRole('button', { name: 'What would help?' }).click()
+const share = page.getByRole('textbox', { name: 'Olive oil, share of oils' })
+await share.focus()
+const longest = await share.evaluate(async (input: HTMLInputElement) => {
+  const tasks: number[] = []
+  const observer = new PerformanceObserver((list) =>
+    tasks.push(...list.getEntries().map(({ duration }) => duration)),
+  )
+  observer.observe({ entryTypes: ['longtask'] })
+  for (let round = 0; round < 60; round++) {
+    input.value = String(30 + (round % 15))
+    input.dispatchEvent(new InputEvent('input', { bubbles: true }))
+    await new Promise((done) => setTimeout(done, 33))
+  }
+  await new Promise((done) => setTimeout(done, 400))
+  observer.disconnect()
+  return Math.max(0, ...tasks)
+})
+console.log(
+  `${'longest task while a share is dragged'.padEnd(52)} ${longest ? `${longest.toFixed(0)} ms` : 'none over 50 ms'}   (limit 50 ms)  ${longest <= 50 ? 'within' : 'OVER'}`,
+)
+
+const spark = page.getByRole('button', { name: /^lye-heavy/ })
+const waits: number[] = []
+for (let round = 0; round < 8; round++) {
+  await page.waitForTimeout(600)
+  const said = await spark.textContent()
+  const since = performance.now()
+  await field.fill(round % 2 ? '6' : '0.5')
+  await page.waitForFunction(
+    (before) =>
+      document.querySelector('[data-superfat] button[aria-haspopup]')?.textContent !== before,
+    said,
+  )
+  waits.push(performance.now() - since)
+}
+waits.sort((a, b) => a - b)
+console.log(
+  `${'superfat typed to lye risk on screen'.padEnd(52)} median ${waits[4]!.toFixed(0)} ms, slowest ${waits.at(-1)!.toFixed(0)} ms   (limit 500 ms)  ${waits[4]! < 500 ? 'within' : 'OVER'}`,
+)
 await browser.close()
 await server.stop()

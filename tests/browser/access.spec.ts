@@ -40,6 +40,21 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
       await page.getByRole('region', { name: 'Weights' }).waitFor()
     },
   ],
+  [
+    'the finder with a result',
+    async (page) => {
+      await page.goto('/formulas/find')
+      await page.getByRole('button', { name: 'Find', exact: true }).click()
+      await page.getByRole('heading', { name: 'The nearest' }).waitFor()
+    },
+  ],
+  [
+    'the explanations',
+    async (page) => {
+      await page.goto('/explained')
+      await page.getByRole('heading', { name: /^Alkali demand/ }).waitFor()
+    },
+  ],
   ['a formula in pots', (page) => openFormula(page, 'Tide Pool')],
   ['the rack', (page) => page.goto('/rack')],
   [
@@ -98,6 +113,12 @@ test('the dialogs of size, versions, water, materials and moulds', async ({ page
   await look(() => page.getByRole('button', { name: /^Size:/ }).click())
   await look(() => page.keyboard.press('v'))
   await look(() => page.getByRole('button', { name: 'as a discount' }).click())
+  await look(() => page.getByRole('button', { name: /^lye-heavy: .*\d/ }).click())
+  await look(() => page.getByRole('button', { name: 'Regions' }).click())
+  await look(async () => {
+    await page.getByRole('button', { name: 'More for Lard' }).click()
+    await page.getByRole('menuitem', { name: 'Swap this fat for…' }).click()
+  })
   await page.goto('/formulas/moulds')
   await look(() => page.getByRole('button', { name: 'New mould' }).click())
   await page.goto('/formulas/materials')

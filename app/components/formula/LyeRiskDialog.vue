@@ -113,6 +113,7 @@ const option = computed(() => {
             <AppButton
               v-if="Math.abs((document.superfat ?? 0) - needed) > 0.0004"
               class="ml-2"
+              :disabled="drawing"
               @click="put(['superfat'], needed)"
               >Set it</AppButton
             >

@@ -85,6 +85,7 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
         This batter stays workable for about
         <b class="figure font-semibold text-ink">{{ Math.round(time.minutes) }} minutes</b>:
         {{ reasons ? `${reasons};` : '' }} an estimate, your own times are better.
+        <NuxtLink class="link" to="/explained#time-to-work-a-rule-of-the-craft">Why?</NuxtLink>
       </template>
     </p>
   </section>

@@ -14,6 +14,12 @@ const open = computed({
     if (!value) figure.value = null
   },
 })
+const anchors: Record<Figure, string> = {
+  lye: 'alkali-demand-measured-but-for-the-spread-of-fats',
+  water: 'water-measured',
+  batter: 'volume-of-the-pot-estimated',
+  superfat: 'alkali-demand-measured-but-for-the-spread-of-fats',
+}
 const told = computed(() =>
   explain(figure.value ?? 'lye', props.document, props.result, library.value, say.value),
 )
@@ -47,6 +53,11 @@ const told = computed(() =>
           </tr>
         </tfoot>
       </table>
+      <p class="mt-3">
+        <NuxtLink class="link" :to="`/explained#${anchors[figure ?? 'lye']}`"
+          >How this is reckoned, and how far to trust it</NuxtLink
+        >
+      </p>
       <p v-for="note in told.notes" :key="note" class="mt-2 text-ink-2">{{ note }}</p>
     </div>
   </AppDialog>

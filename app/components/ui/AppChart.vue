@@ -7,7 +7,7 @@ import VChart from 'vue-echarts'
 
 /** The one chart. Give it a height; what it shows is said in words as well. */
 use([LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
-defineProps<{ option: object; says: string }>()
+defineProps<{ option: Record<string, unknown>; says: string }>()
 const emit = defineEmits<{ pick: [index: number] }>()
 </script>
 

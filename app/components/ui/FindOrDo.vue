@@ -49,6 +49,18 @@ const all = computed<Hit[]>(() => [
     go: () => router.push('/formulas/materials'),
   },
   {
+    id: 'finder',
+    says: 'Find a formula',
+    also: 'the best blend of fats you have',
+    go: () => router.push('/formulas/find'),
+  },
+  {
+    id: 'explained',
+    says: 'Explained',
+    also: 'how every estimate is reckoned, and how far to trust it',
+    go: () => router.push('/explained'),
+  },
+  {
     id: 'moulds',
     says: 'Moulds',
     also: 'what the workshop pours into',

@@ -3,6 +3,8 @@ import type { Batch } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaVersion, VersionSummary } from '#contracts/version'
 import type { StoredFormula } from '#contracts/workshop'
+import { traitRules } from '#core/character/coefficients'
+import { shownTrait, traitIds, traitsOf, type Traits } from '#core/character/traits'
 import { changesBetween } from '#core/formula/changes'
 import { compareWeights } from '#core/formula/compare'
 import { computeFormula } from '#core/formula/compute'
@@ -104,6 +106,7 @@ const both = computed(() => {
     results,
     lines: compareWeights(...results),
     changes: changesBetween(a, b, library.value, say.value),
+    traits: results.map((result) => traitsOf(result, library.value)) as [Traits, Traits],
   }
 })
 type Fact = { says: string; words: [string, string] }
@@ -141,6 +144,10 @@ const colourOf = (key: string) => {
 }
 const figure = (grams: number | null) => (grams === null ? '–' : say.value.massFigure(grams))
 const share = (value: number | null) => (value === null ? '' : say.value.percent(value, 2))
+function moved(before: number, after: number) {
+  const by = Math.round(shownTrait(after)) - Math.round(shownTrait(before))
+  return by === 0 ? '' : by > 0 ? `+${by}` : `−${-by}`
+}
 function difference([a, b]: [number | null, number | null]) {
   const by = (b ?? 0) - (a ?? 0)
   if (Math.abs(by) < 5e-5) return ''
@@ -241,6 +248,31 @@ function difference([a, b]: [number | null, number | null]) {
                   <th scope="row" class="py-1 text-left font-medium text-ink-2">{{ fact.says }}</th>
                   <td class="py-1 text-right">{{ fact.words[0] }}</td>
                   <td class="py-1 pl-4 text-right">{{ fact.words[1] }}</td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+          <section class="sheet px-4 py-3" aria-label="Traits of both">
+            <h2 class="mb-1">What the bars are like</h2>
+            <table class="figure w-full">
+              <caption class="sr-only">
+                Traits of both, estimates of 0 to 100
+              </caption>
+              <tbody>
+                <tr
+                  v-for="trait in traitIds"
+                  :key="trait"
+                  class="border-t border-line-2 first:border-t-0"
+                >
+                  <th scope="row" class="py-1 text-left font-medium text-ink-2">
+                    {{ traitRules[trait].says }}
+                  </th>
+                  <td v-for="side in [0, 1] as const" :key="side" class="py-1 text-right">
+                    {{ Math.round(shownTrait(both.traits[side][trait])) }}
+                  </td>
+                  <td class="w-16 py-1 text-right font-semibold">
+                    {{ moved(both.traits[0][trait], both.traits[1][trait]) }}
+                  </td>
                 </tr>
               </tbody>
             </table>

@@ -107,6 +107,7 @@ const search = ref<HTMLInputElement | null>(null)
       <AppButton to="/formulas/materials">Materials</AppButton>
       <AppButton to="/formulas/moulds">Moulds</AppButton>
       <AppButton to="/formulas/check">Check a recipe</AppButton>
+      <AppButton to="/formulas/find">Find one</AppButton>
       <AppButton kind="main" @click="start">New formula</AppButton>
       <AppMenu label="More for all formulas" :entries="allEntries" />
     </div>

@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import { uses, type Use } from '#contracts/words'
+import { usualFats } from '#core/character/help'
+import { exclusions, type Exclusion } from '#core/finder/wish'
+import { plainName } from '#core/materials/find'
+import type { WishDraft } from '~/utils/wishDraft'
+import { useNames } from '~/utils/useNames'
+
+/** What the formula should be, and which fats it may have. */
+const draft = defineModel<WishDraft>({ required: true })
+const { library } = storeToRefs(useMaterials())
+const formulas = useFormulas()
+const workshop = useWorkshop()
+const query = ref('')
+const problem = ref('')
+const editingRegions = ref(false)
+onMounted(() => void formulas.load())
+
+const fats = computed(() =>
+  [...library.value.fats.values()].filter(({ profile }) => Object.keys(profile.value).length),
+)
+const shown = computed(() => {
+  const words = plainName(query.value).split(' ').filter(Boolean)
+  return fats.value
+    .filter(({ id }) => !words.length || id)
+    .filter(({ name, aliases }) =>
+      words.every((word) => plainName(`${name} ${aliases.join(' ')}`).includes(word)),
+    )
+    .sort((a, b) => Number(b.id in draft.value.choices) - Number(a.id in draft.value.choices))
+})
+const count = computed(() => Object.keys(draft.value.choices).length)
+function toggle(id: string) {
+  const { [id]: known, ...others } = draft.value.choices
+  draft.value.choices = known ? others : { ...others, [id]: { least: 0, most: 1 } }
+}
+const choose = (ids: Iterable<string>) => {
+  draft.value.choices = Object.fromEntries(
+    [...ids].map((id) => [id, draft.value.choices[id] ?? { least: 0, most: 1 }]),
+  )
+}
+const ofFormulas = () =>
+  choose(new Set(formulas.list.flatMap(({ document }) => document.fats.map(({ id }) => id))))
+function exclude(key: Exclusion) {
+  const { exclude: list } = draft.value
+  draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
+}
+const unit = computed(() => minorUnits(workshop.settings.currency))
+async function setPrice(id: string, value: number | null) {
+  const { [id]: _, ...others } = workshop.settings.prices
+  const prices = value === null ? others : { ...others, [id]: Math.round(value * unit.value) }
+  try {
+    await workshop.save({ prices })
+    problem.value = ''
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+}
+</script>
+
+<template>
+  <section class="sheet flex flex-col lg:max-h-[calc(100vh-150px)]" aria-label="The wish">
+    <div class="grid gap-3 border-b border-line-2 px-4 py-3">
+      <div class="flex flex-wrap items-end gap-3">
+        <label class="grid gap-1 font-semibold">
+          For
+          <select
+            class="field font-normal"
+            :value="draft.use"
+            @change="draft.use = ($event.target as HTMLSelectElement).value as Use"
+          >
+            <option v-for="use in uses" :key="use" :value="use">{{ useNames[use] }}</option>
+          </select>
+        </label>
+        <button type="button" class="link pb-1.5" @click="editingRegions = true">Regions</button>
+        <LabelledNumber
+          v-model="draft.superfat"
+          says="Superfat"
+          kind="percent"
+          width="w-20"
+          :min="0"
+          :max="0.3"
+        />
+        <LabelledNumber
+          v-model="draft.atMost"
+          says="At most, fats"
+          width="w-20"
+          :decimals="0"
+          :min="1"
+          :max="20"
+        />
+      </div>
+      <fieldset class="flex flex-wrap gap-x-4 gap-y-1">
+        <legend class="sr-only">Leave out</legend>
+        <label v-for="(item, key) in exclusions" :key="key" class="flex items-center gap-1.5">
+          <input type="checkbox" :checked="draft.exclude.includes(key)" @change="exclude(key)" />
+          {{ item.says }}
+        </label>
+        <label class="flex items-center gap-1.5">
+          <input v-model="draft.keeper" type="checkbox" /> kept by citrate
+        </label>
+      </fieldset>
+      <fieldset class="flex flex-wrap gap-x-4">
+        <legend class="sr-only">Look for</legend>
+        <label class="flex items-center gap-1.5"
+          ><input v-model="draft.aim" type="radio" value="nearest" /> nearest to its regions</label
+        >
+        <label class="flex items-center gap-1.5"
+          ><input v-model="draft.aim" type="radio" value="cheapest" /> cheapest inside them</label
+        >
+      </fieldset>
+    </div>
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 text-sm">
+      <b class="figure">{{ count }} {{ count === 1 ? 'fat' : 'fats' }}</b>
+      <button type="button" class="link" @click="choose(usualFats)">usual ones</button>
+      <button type="button" class="link" @click="ofFormulas">those of my formulas</button>
+      <button type="button" class="link" @click="choose(fats.map(({ id }) => id))">all</button>
+      <button type="button" class="link" @click="choose([])">none</button>
+      <input
+        v-model="query"
+        type="search"
+        class="field w-full"
+        placeholder="Find a fat"
+        aria-label="Find a fat"
+      />
+    </div>
+    <div
+      class="grid grid-cols-[1fr_62px_62px_84px] gap-1 px-4 pb-1 text-right text-xs text-ink-2"
+      aria-hidden="true"
+    >
+      <span class="text-left">may be in it</span><span>from</span><span>to</span><span>a kg</span>
+    </div>
+    <ul class="min-h-40 overflow-y-auto max-lg:max-h-80" tabindex="0" aria-label="Fats to choose">
+      <li
+        v-for="fat in shown"
+        :key="fat.id"
+        class="grid grid-cols-[1fr_62px_62px_84px] items-center gap-1 border-t border-line-2 px-4 py-0.5"
+      >
+        <label class="flex min-w-0 items-center gap-2">
+          <input type="checkbox" :checked="fat.id in draft.choices" @change="toggle(fat.id)" />
+          <i
+            class="h-4 w-3 shrink-0 rounded-[2px] border border-black/10"
+            :style="{ background: fat.colour }"
+          />
+          <span class="truncate">{{ fat.name }}</span>
+        </label>
+        <template v-if="draft.choices[fat.id]">
+          <NumberField
+            v-model="draft.choices[fat.id]!.least"
+            kind="percent"
+            :label="`${fat.name}, at least`"
+            :decimals="0"
+            :min="0"
+            :max="1"
+          />
+          <NumberField
+            v-model="draft.choices[fat.id]!.most"
+            kind="percent"
+            :label="`${fat.name}, at most`"
+            :decimals="0"
+            :min="0"
+            :max="1"
+          />
+          <NumberField
+            :label="`${fat.name}, price of a kilogram`"
+            :unit="workshop.settings.currency"
+            :decimals="2"
+            :min="0"
+            :max="100000"
+            :model-value="
+              workshop.settings.prices[fat.id] === undefined
+                ? null
+                : workshop.settings.prices[fat.id]! / unit
+            "
+            @update:model-value="setPrice(fat.id, $event)"
+          />
+        </template>
+      </li>
+      <li v-if="!shown.length" class="px-4 py-3 text-ink-2">No fat is called that.</li>
+    </ul>
+    <p v-if="problem" role="alert" class="px-4 py-2 text-stop">{{ problem }}</p>
+    <LazyRegionsDialog v-if="editingRegions" v-model="editingRegions" :use="draft.use" />
+  </section>
+</template>

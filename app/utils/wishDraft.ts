@@ -1,0 +1,24 @@
+import type { Use } from '#contracts/words'
+import { usualFats } from '#core/character/help'
+import type { Exclusion } from '#core/finder/wish'
+
+/** What the finder was last asked, as it stands on screen: numbers may be missing. */
+export interface WishDraft {
+  use: Use
+  superfat: number | null
+  atMost: number | null
+  keeper: boolean
+  aim: 'nearest' | 'cheapest'
+  exclude: Exclusion[]
+  choices: Record<string, { least: number | null; most: number | null }>
+}
+
+export const freshWish = (): WishDraft => ({
+  use: 'body',
+  superfat: 0.05,
+  atMost: 5,
+  keeper: false,
+  aim: 'nearest',
+  exclude: [],
+  choices: Object.fromEntries(usualFats.map((id) => [id, { least: 0, most: 1 }])),
+})

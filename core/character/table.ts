@@ -1,0 +1,51 @@
+import type { FattyAcid } from '#contracts/result'
+import type { Use } from '#contracts/words'
+import { traitRules } from './coefficients'
+import { traitIds } from './traits'
+import { usualRegions } from './regions'
+
+const columns: [heading: string, acid: FattyAcid][] = [
+  ['8', 'caprylic'],
+  ['10', 'capric'],
+  ['12', 'lauric'],
+  ['14', 'myristic'],
+  ['16', 'palmitic'],
+  ['18', 'stearic'],
+  ['20–24', 'behenic'],
+  ['16:1', 'palmitoleic'],
+  ['18:1', 'oleic'],
+  ['20:1, 22:1', 'gondoic'],
+  ['18:2', 'linoleic'],
+  ['18:3', 'linolenic'],
+  ['ricinoleic', 'ricinoleic'],
+]
+const row = (cells: (string | number)[]) => `| ${cells.join(' | ')} |`
+const rule = (count: number) => row(['---', ...new Array<string>(count - 1).fill('---:')])
+
+/** The coefficients as the documentation shows them: one source for both. */
+export function coefficientTable(): string {
+  const heads = ['per cent of', ...columns.map(([heading]) => heading), 'superfat', 'constant']
+  const rows = traitIds.map((trait) => {
+    const { says, acids, superfat, constant, ricinoleicUpTo, keeper } = traitRules[trait]
+    return row([
+      says,
+      ...columns.map(([, acid]) =>
+        acid === 'ricinoleic' && ricinoleicUpTo !== null
+          ? `${acids[acid]} up to ${ricinoleicUpTo}`
+          : acids[acid],
+      ),
+      superfat,
+      keeper ? `${constant}, +${keeper} kept` : constant,
+    ])
+  })
+  return [row(heads), rule(heads.length), ...rows].join('\n')
+}
+
+/** The usual regions of every use as the documentation shows them. */
+export function regionTable(): string {
+  const heads = ['use', ...traitIds.map((trait) => traitRules[trait].says)]
+  const rows = (Object.keys(usualRegions) as Use[]).map((use) =>
+    row([use, ...traitIds.map((trait) => usualRegions[use][trait].join(' to '))]),
+  )
+  return [row(heads), rule(heads.length), ...rows].join('\n')
+}
