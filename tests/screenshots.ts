@@ -14,11 +14,13 @@ const idOf = (name: string) => formulas.find(({ document }) => document.name ===
 const views: [file: string, path: string, width?: number, height?: number][] = [
   ['shelf', '/'],
   ['formulas', '/formulas'],
-  ['formula', `/formulas/${idOf('Hostel Bar')}`],
+  ['formula', `/formulas/${idOf('Hostel Bar')}`, 1280, 840],
   ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
   ['materials', '/formulas/materials'],
   ['moulds', '/formulas/moulds'],
   ['versions-compared', '/formulas/compare', 1280, 960],
+  ['find-a-formula', '/formulas/find', 1280, 1100],
+  ['explained', '/explained'],
   ['check-a-recipe', '/formulas/check'],
   ['batch-sheet', `/batches/${batches[0]!.id}`],
   ['rack', '/rack'],
@@ -45,6 +47,12 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (file === 'check-a-recipe')
     await page.getByRole('button', { name: 'Show me with an example' }).click()
+  if (file === 'find-a-formula') {
+    await page.getByRole('button', { name: 'those of my formulas' }).click()
+    await page.getByRole('button', { name: 'Find', exact: true }).click()
+    await page.getByRole('region', { name: 'Price and character' }).waitFor()
+  }
+  if (path.startsWith('/formulas/0')) await page.getByText(/lye-heavy: .*\d/).waitFor()
   await page.waitForLoadState('networkidle')
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()

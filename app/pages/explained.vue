@@ -25,6 +25,10 @@ onMounted(async () => {
         if (depth === 2) found.push({ id, says: says.replace(/ \(.*/, '') })
         return `<h${depth} id="${id}" tabindex="-1">${says}</h${depth}>`
       },
+      code({ text }) {
+        const plain = text.replace(/&/g, '&amp;').replace(/</g, '&lt;')
+        return `<pre tabindex="0"><code>${plain}</code></pre>`
+      },
       table(token) {
         const row = (cells: string[], tag: string) =>
           `<tr>${cells.map((cell, index) => (index === 0 && tag === 'td' ? `<th scope="row">${cell}</th>` : `<${tag}>${cell}</${tag}>`)).join('')}</tr>`

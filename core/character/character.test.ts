@@ -1,8 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
+import { faultsInFormula } from '../formula/faults'
+import { applyPatch } from '../formula/patch'
+import { remarksOn } from '../formula/remarks'
 import { library } from '../materials/library'
+import { speaker } from '../units/say'
+import { whatWouldHelp } from './help'
 import { distance, outside, regionsFor, standing, usualRegions } from './regions'
+import { substitutesFor, withFat } from './swap'
 import { shownTrait, traitIds, traitOf, traitsOf } from './traits'
 
 const bar = (shares: Record<string, number>, superfat = 0.05, extras: string[] = []) => {
@@ -100,5 +106,52 @@ describe('regions', () => {
     expect(distance(block, usualRegions.laundry)).toBe(0)
     expect(distance(block, usualRegions.face)).toBeGreaterThan(500)
     expect(distance(bar({ coconut: 0.8, olive: 0.2 }, 0.01), usualRegions.dishes)).toBe(0)
+  })
+})
+
+describe('what would help', () => {
+  const document = {
+    ...blankFormula('Block'),
+    use: 'face' as const,
+    superfat: 0.05,
+    fats: [
+      { id: 'coconut', share: 0.6, moment: 'pot' as const, inLye: true },
+      { id: 'tallow', share: 0.4, moment: 'pot' as const, inLye: true },
+    ],
+  }
+  const help = (of: typeof document) =>
+    whatWouldHelp(of, computeFormula(of, library), library, usualRegions[of.use], speaker())
+
+  it('offers three different changes, each nearer by what it says, with no new stop', () => {
+    const found = help(document)
+    const far = distance(traitsOf(computeFormula(document, library), library), usualRegions.face)
+    expect(found).toHaveLength(3)
+    expect(new Set(found.map(({ label }) => label)).size).toBe(3)
+    for (const { patch, left } of found) {
+      const changed = applyPatch(document, patch)
+      const result = computeFormula(changed, library)
+      expect(distance(traitsOf(result, library), usualRegions.face) / far).toBeCloseTo(left, 9)
+      expect(left).toBeLessThan(1)
+      expect(faultsInFormula(changed, library)).toEqual([])
+      expect(remarksOn(changed, result).filter(({ severity }) => severity === 'stop')).toEqual([])
+    }
+  })
+
+  it('has nothing to say of a bar inside its regions, or of an empty one', () => {
+    expect(help({ ...document, use: 'laundry' as never, superfat: 0.015 })).toEqual([])
+    expect(help({ ...document, fats: [] })).toEqual([])
+  })
+
+  it('finds tallow’s nearest relatives, and the formula with one of them', () => {
+    const [now, ...others] = substitutesFor(document, 1, library)
+    const nearest = others[0]!
+    expect(now).toMatchObject({ fat: { id: 'tallow' }, apart: 0 })
+    expect(others.map(({ apart }) => apart)).toEqual(
+      others.map(({ apart }) => apart).sort((x, y) => x - y),
+    )
+    expect(nearest.apart).toBeLessThan(4)
+    expect(others.at(-1)!.apart).toBeGreaterThan(20)
+    const swapped = withFat(document, 1, nearest.fat.id)
+    expect(computeFormula(swapped, library).lye.naoh).toBeCloseTo(nearest.lye, 9)
   })
 })

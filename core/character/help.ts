@@ -3,7 +3,7 @@ import type { FattyAcid, FormulaResult, PatchStep } from '#contracts/result'
 import type { Trait } from '#contracts/words'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import { computeFormula } from '../formula/compute'
-import { nameOfFat } from '../formula/names'
+import { inSentence, nameOfFat } from '../formula/names'
 import { applyPatch } from '../formula/patch'
 import { remarksOn } from '../formula/remarks'
 import type { Library } from '../materials/library'
@@ -56,7 +56,7 @@ const moved = (profile: Profile, from: Profile, to: Profile, share: number): Pro
 interface Try {
   label: string
   patch: PatchStep[]
-  /** Changes of one kind are offered once, at their best size. */
+  /** Changes of one kind (from the same fat to others there, or to a new one) are offered once, at their best. */
   kind: string
   estimate: number
 }
@@ -97,8 +97,8 @@ function tries(
         if (to === from) return
         const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(receiver.id), size)
         all.push({
-          label: `${points} more ${nameOfFat(receiver, library).toLowerCase()} for ${name.toLowerCase()}`,
-          kind: `${from} ${to}`,
+          label: `${points} more ${inSentence(nameOfFat(receiver, library))} for ${inSentence(name)}`,
+          kind: `${from} more`,
           patch: [at(from, shares[from]! - size), at(to, shares[to]! + size)],
           estimate: far(profile, superfat),
         })
@@ -108,8 +108,8 @@ function tries(
         const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(id), size)
         const line = { id, [key]: amount(size), moment: 'pot', inLye: true }
         all.push({
-          label: `${points} ${library.fats.get(id)!.name.toLowerCase()} in place of ${name.toLowerCase()}`,
-          kind: `${from} ${id}`,
+          label: `${points} ${inSentence(library.fats.get(id)!.name)} in place of ${inSentence(name)}`,
+          kind: `${from} added`,
           patch: [
             at(from, shares[from]! - size),
             { path: ['fats', document.fats.length], value: line },

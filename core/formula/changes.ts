@@ -3,7 +3,7 @@ import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { computeFormula } from './compute'
 import type { Measure } from './measure'
-import { nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from './names'
+import { inSentence, nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from './names'
 
 /** How much of an extra, as it is said in the document. */
 export function sayMeasure(line: Measure, say: Speaker): string {
@@ -46,7 +46,6 @@ export function changesBetween(
   say: Speaker,
 ): string[] {
   const temperature = (celsius: number) => say.temperature(celsius)
-  const lower = (name: string) => name.charAt(0).toLowerCase() + name.slice(1)
   const fatWords = (line: FormulaDocument['fats'][number]) =>
     [
       line.share == null
@@ -84,7 +83,7 @@ export function changesBetween(
   const asParts = (document: FormulaDocument) =>
     document.parts.map((part) => ({ ...part, id: part.name }))
   return [
-    ...lines(before.fats, after.fats, (line) => lower(nameOfFat(line, library)), fatWords),
+    ...lines(before.fats, after.fats, (line) => inSentence(nameOfFat(line, library)), fatWords),
     ...shown('superfat', before.superfat, after.superfat, (value) =>
       value === null ? 'open' : say.percent(value, 2),
     ),
@@ -92,14 +91,14 @@ export function changesBetween(
     ...lines(
       before.liquids,
       after.liquids,
-      (line) => lower(nameOfLiquid(line.id, library)),
+      (line) => inSentence(nameOfLiquid(line.id, library)),
       (line) =>
         `${say.percent(line.share ?? 0)} ${line.moment} ${line.way === 'poured' ? '' : line.way}`.trim(),
     ),
     ...lines(
       before.additives,
       after.additives,
-      (line) => lower(nameOfExtra(line.id, library)),
+      (line) => inSentence(nameOfExtra(line.id, library)),
       extraWords,
     ),
     ...lines(

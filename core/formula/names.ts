@@ -16,3 +16,6 @@ export function sayWater({ held, value }: FormulaDocument['water'], say: Speaker
   if (held === 'ratio') return say.ratio(value)
   return `${say.percent(value, 2)} ${held === 'strength' ? 'lye strength' : 'of oils'}`
 }
+
+/** A name inside a sentence: only its first letter goes small, so that "24 °C" stays. */
+export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1)

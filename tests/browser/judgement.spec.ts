@@ -80,7 +80,10 @@ test('the finder: found, priced, of another kind, impossible, written as a formu
   await page.getByRole('button', { name: 'those of my formulas' }).click()
   await page.getByLabel('cheapest inside them').check()
   await page.getByRole('button', { name: 'Find', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'The cheapest inside' })).toBeVisible()
+  // The solver is fetched and started first.
+  await expect(page.getByRole('heading', { name: 'The cheapest inside' })).toBeVisible({
+    timeout: 20_000,
+  })
   await expect(page.getByRole('heading', { name: 'Of another kind, 1' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Price and character' })).toBeVisible()
   await page.getByRole('button', { name: 'none' }).click()

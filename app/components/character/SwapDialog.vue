@@ -4,6 +4,7 @@ import { traitRules } from '#core/character/coefficients'
 import { standing } from '#core/character/regions'
 import { substitutesFor, withFat } from '#core/character/swap'
 import { shownTrait } from '#core/character/traits'
+import { inSentence } from '#core/formula/names'
 import { plainName } from '#core/materials/find'
 
 /** What could stand in place of one fat, nearest first, with what the bar then is. */
@@ -34,7 +35,7 @@ function choose(id: string) {
 </script>
 
 <template>
-  <AppDialog v-model="open" wide :title="`In place of ${all[0]?.fat.name.toLowerCase() ?? 'it'}`">
+  <AppDialog v-model="open" wide :title="`In place of ${inSentence(all[0]?.fat.name ?? 'it')}`">
     <div class="px-5 py-4">
       <input
         v-model="query"
@@ -99,7 +100,7 @@ function choose(id: string) {
               <td class="px-1 text-right whitespace-nowrap">{{ workshop.say.mass(item.lye) }}</td>
               <td class="px-1 text-right">≈ {{ Math.round(item.minutes) }}</td>
               <td class="px-1 text-right whitespace-nowrap">{{ priceOf(item.fat.id) }}</td>
-              <td class="py-1 pl-2 text-right">
+              <td class="py-1 pl-2 text-right whitespace-nowrap">
                 <button
                   v-if="item !== shown[0]"
                   type="button"

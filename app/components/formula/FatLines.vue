@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shareTolerance, sumOfShares } from '#core/formula/compute'
+import { inSentence } from '#core/formula/names'
 import { giveRemaining, toGrams, toShares, useUp } from '#core/formula/edit'
 
 const { library } = storeToRefs(useMaterials())
@@ -154,7 +155,7 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
     <LazyAskDialog
       v-if="askLeft !== null"
       v-model="leftOpen"
-      :title="`Use up the ${label(askLeft).toLowerCase()}`"
+      :title="`Use up the ${inSentence(label(askLeft))}`"
       label="Left in the drum"
       text="The batch is sized so that this fat is used up; the others follow by their shares."
       kind="mass"

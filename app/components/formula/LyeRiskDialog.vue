@@ -13,12 +13,16 @@ const problem = ref('')
 
 const risks = [0.01, 0.001, 0.0001] as const
 const number = (value: number) => new Intl.NumberFormat(navigator.language).format(value)
+const saving = ref(false)
 async function setRisk(event: Event) {
+  saving.value = true
   try {
     await workshop.save({ lyeRisk: Number((event.target as HTMLSelectElement).value) })
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
+  } finally {
+    saving.value = false
   }
 }
 /** What to ask for so that the total becomes the smallest that will do, up to the next tenth of a per cent. */
@@ -113,7 +117,7 @@ const option = computed(() => {
             <AppButton
               v-if="Math.abs((document.superfat ?? 0) - needed) > 0.0004"
               class="ml-2"
-              :disabled="drawing"
+              :disabled="drawing || saving"
               @click="put(['superfat'], needed)"
               >Set it</AppButton
             >

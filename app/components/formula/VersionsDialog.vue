@@ -61,20 +61,24 @@ async function keep() {
     busy.value = false
   }
 }
-async function write(version: FormulaVersion, notes: Partial<VersionNotes>) {
-  const { name: called, purpose: wanted, didIt, learned } = { ...version, ...notes }
-  try {
-    const kept = await api.put<FormulaVersion>(`/api/versions/${version.id}`, {
-      name: called,
-      purpose: wanted,
-      didIt,
-      learned,
-    })
-    list.value = list.value.map((item) => (item.id === kept.id ? kept : item))
-    problem.value = ''
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
+/** Notes are kept one after the other, each with what was written before it: two quick changes do not undo each other. */
+let writing = Promise.resolve()
+function write(id: string, notes: Partial<VersionNotes>) {
+  list.value = list.value.map((item) => (item.id === id ? { ...item, ...notes } : item))
+  const {
+    name: called,
+    purpose: wanted,
+    didIt,
+    learned,
+  } = list.value.find((item) => item.id === id)!
+  writing = writing.then(async () => {
+    try {
+      await api.put(`/api/versions/${id}`, { name: called, purpose: wanted, didIt, learned })
+      problem.value = ''
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    }
+  })
 }
 function bringBack(version: FormulaVersion) {
   editor.change(version.document)
@@ -141,7 +145,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
                 maxlength="500"
                 :value="version.purpose"
                 :aria-label="`What ${version.name} was for`"
-                @change="write(version, { purpose: textOf($event) })"
+                @change="write(version.id, { purpose: textOf($event) })"
               ></textarea>
             </label>
             <label class="grid gap-0.5 text-sm text-ink-2">
@@ -151,7 +155,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
                 :aria-label="`Whether ${version.name} did it`"
                 :value="version.didIt ?? ''"
                 @change="
-                  write(version, {
+                  write(version.id, {
                     didIt: (($event.target as HTMLSelectElement).value ||
                       null) as VersionNotes['didIt'],
                   })
@@ -169,7 +173,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
                 maxlength="500"
                 :value="version.learned"
                 :aria-label="`What was learned from ${version.name}`"
-                @change="write(version, { learned: textOf($event) })"
+                @change="write(version.id, { learned: textOf($event) })"
               ></textarea>
             </label>
           </div>
