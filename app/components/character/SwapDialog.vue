@@ -66,7 +66,6 @@ function choose(id: string) {
               <th scope="col" class="sticky top-0 bg-sheet px-1 py-1 text-right font-medium">
                 A kg
               </th>
-              <td class="sticky top-0 bg-sheet" />
             </tr>
           </thead>
           <tbody>
@@ -76,7 +75,17 @@ function choose(id: string) {
                   <i
                     class="h-4 w-3 shrink-0 rounded-[2px] border border-black/10"
                     :style="{ background: item.fat.colour }"
-                  />{{ item.fat.name }}
+                  /><span v-if="item === shown[0]"
+                    >{{ item.fat.name }} <small class="font-normal text-ink-2">now</small></span
+                  ><button
+                    v-else
+                    type="button"
+                    class="link text-left"
+                    :aria-label="`Take ${item.fat.name}`"
+                    @click="choose(item.fat.id)"
+                  >
+                    {{ item.fat.name }}
+                  </button>
                 </span>
               </th>
               <td
@@ -100,25 +109,13 @@ function choose(id: string) {
               <td class="px-1 text-right whitespace-nowrap">{{ workshop.say.mass(item.lye) }}</td>
               <td class="px-1 text-right">≈ {{ Math.round(item.minutes) }}</td>
               <td class="px-1 text-right whitespace-nowrap">{{ priceOf(item.fat.id) }}</td>
-              <td class="py-1 pl-2 text-right whitespace-nowrap">
-                <button
-                  v-if="item !== shown[0]"
-                  type="button"
-                  class="link"
-                  :aria-label="`Take ${item.fat.name}`"
-                  @click="choose(item.fat.id)"
-                >
-                  Take it
-                </button>
-                <span v-else class="text-ink-2">now</span>
-              </td>
             </tr>
           </tbody>
         </table>
       </div>
       <p class="mt-2 text-sm text-ink-2">
-        Traits are estimates; ↑ and ↓ lie outside the regions of this use. The whole formula is
-        computed with each of them.
+        Choose one by its name. Traits are estimates; ↑ and ↓ lie outside the regions of this use.
+        The whole formula is computed with each of them.
       </p>
     </div>
   </AppDialog>

@@ -130,7 +130,7 @@ const option = computed(() => {
             <li
               v-for="source in risk.sources.slice(0, 5)"
               :key="source.name"
-              class="grid grid-cols-[13rem_1fr_3.5rem] items-center gap-3"
+              class="grid grid-cols-[9rem_1fr_3rem] sm:grid-cols-[13rem_1fr_3.5rem] items-center gap-3"
             >
               <span class="truncate">{{ source.name }}</span>
               <span class="h-3 bg-line-2"

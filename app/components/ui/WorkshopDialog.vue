@@ -10,6 +10,7 @@ const open = computed({
   set: (value) => (workshop.dialogOpen = value),
 })
 const zones = Intl.supportedValuesOf('timeZone')
+const currencies = Intl.supportedValuesOf('currency')
 const scales = [0.01, 0.1, 0.5, 1, 2, 5] as const
 
 async function done() {
@@ -53,6 +54,25 @@ async function done() {
           <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
         </select>
       </label>
+      <div class="flex flex-wrap gap-4">
+        <label class="grid gap-1 font-semibold">
+          Currency
+          <select v-model="draft.currency" class="field font-normal">
+            <option v-for="code in currencies" :key="code" :value="code">{{ code }}</option>
+          </select>
+        </label>
+        <LabelledNumber
+          v-model="draft.leastFattyMatter"
+          says="Fatty matter at pour, at least"
+          label="Least fatty matter"
+          kind="percent"
+          :min="0"
+          :max="1"
+        />
+        <p class="self-end pb-1 text-sm font-normal text-ink-2">
+          Where a standard asks for it; else leave it empty.
+        </p>
+      </div>
       <p v-for="fault in faults" :key="fault.path" role="alert" class="text-stop">
         {{ fault.path === 'name' ? 'Name: ' : '' }}{{ fault.says }}
       </p>
