@@ -39,6 +39,12 @@ describe('the finder', () => {
     expect(sum(best!)).toBeCloseTo(1, 9)
     for (const trait of traits)
       expect(outside(best!.traits[trait], usualRegions.body[trait])).toBeLessThan(0.4)
+    // Well inside, not on an edge: at least two points from every end that is not an end of the scale.
+    for (const trait of traits) {
+      const [low, high] = usualRegions.body[trait]
+      expect(best!.traits[trait]).toBeGreaterThan(low + 2)
+      if (high < 100) expect(best!.traits[trait]).toBeLessThan(high - 2)
+    }
     expect(runnersUp.length).toBeGreaterThan(0)
     for (const other of runnersUp) expect(apart(best!, other)).toBeGreaterThanOrEqual(otherKind)
   })

@@ -54,7 +54,10 @@ const fixed = (trait: Trait, { superfat, keeper }: Wish): number => {
   return rule.constant + rule.superfat * superfat * 100 + (keeper ? rule.keeper : 0)
 }
 
-/** The programme of a wish over its candidates. The largest deviation of any trait counts most, then their sum. */
+/**
+ * The programme of a wish over its candidates. The largest deviation of any trait counts most, then their sum; where all
+ * regions are met, the formula that lies deepest inside them is the nearest.
+ */
 export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}): string {
   const rows: string[] = []
   const bounds: string[] = []
@@ -82,8 +85,10 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
         : ''
     const rest = fixed(trait, wish)
     const slack = extra.must ? ['', ''] : [`+ under_${trait}`, `- beyond_${trait}`]
-    row(`${sum} ${ric} ${slack[0]} >= ${low - rest}`)
-    row(`${sum} ${ric} ${slack[1]} <= ${high - rest}`)
+    // Towards the middle: an end of the scale itself needs no distance kept from it.
+    const half = extra.must ? 0 : (high - low) / 2
+    row(`${sum} ${ric} ${slack[0]} ${term(low > 1 ? -half : 0, 'depth')} >= ${low - rest}`)
+    row(`${sum} ${ric} ${slack[1]} ${term(high < 99 ? half : 0, 'depth')} <= ${high - rest}`)
     if (!extra.must) {
       row(`worst - under_${trait} >= 0`)
       row(`worst - beyond_${trait} >= 0`)
@@ -106,7 +111,7 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
 
   const deviation = extra.must
     ? ''
-    : `3 worst ${traitIds.map((trait) => `+ under_${trait} + beyond_${trait}`).join(' ')}`
+    : `3 worst - 2 depth ${traitIds.map((trait) => `+ under_${trait} + beyond_${trait}`).join(' ')}`
   const costs = wish.aim === 'cheapest' && extra.must
   // A touch of the other aim settles ties: the cheaper of two equally near formulas.
   const dearest = Math.max(1, ...candidates.map((line) => line.price ?? 0))
@@ -120,6 +125,7 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
     'Subject To',
     ...rows,
     'Bounds',
+    ' 0 <= depth <= 1',
     ...candidates.map((_, index) => ` 0 <= ${x(index)} <= 100`),
     ...bounds,
     'Binary',

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
@@ -12,7 +12,7 @@ export const fixedNow = '2026-11-23T09:30:00Z'
 
 const built = resolve('.output/server/index.mjs')
 
-function freePort(): Promise<number> {
+function anyPort(): Promise<number> {
   return new Promise((done, fail) => {
     const probe = createServer()
     probe.on('error', fail)
@@ -21,6 +21,24 @@ function freePort(): Promise<number> {
       probe.close(() => done(typeof address === 'object' && address ? address.port : 0))
     })
   })
+}
+
+const claimOf = (port: number) => join(tmpdir(), `mantle-port-${port}`)
+
+/**
+ * A free port that no other test worker takes: between asking for one and listening on it another worker may be given the
+ * same, and its test would then talk to this server. Making a folder is all or nothing, so it is the claim.
+ */
+async function claimPort(): Promise<number> {
+  for (;;) {
+    const port = await anyPort()
+    try {
+      mkdirSync(claimOf(port))
+      return port
+    } catch {
+      // claimed by another worker
+    }
+  }
 }
 
 /** The built server on a port of its own with a database of its own. */
@@ -44,7 +62,7 @@ export class TestServer {
   /** @param template database to start from; none gives an empty workshop */
   static async start(template?: string): Promise<TestServer> {
     if (!existsSync(built)) throw new Error('Build first: npm run build.')
-    const server = new TestServer(mkdtempSync(join(tmpdir(), 'mantle-')), await freePort())
+    const server = new TestServer(mkdtempSync(join(tmpdir(), 'mantle-')), await claimPort())
     if (template) copyFileSync(template, server.database)
     await server.run()
     return server
@@ -87,6 +105,7 @@ export class TestServer {
 
   async stop(): Promise<void> {
     await this.kill()
+    rmSync(claimOf(this.port), { recursive: true, force: true })
     rmSync(this.folder, { recursive: true, force: true })
   }
 }

@@ -19,14 +19,15 @@ onMounted(() => void formulas.load())
 const fats = computed(() =>
   [...library.value.fats.values()].filter(({ profile }) => Object.keys(profile.value).length),
 )
+/** Chosen ones lead, as they were when the list was last made: ticking one does not make it jump away. */
+const leading = ref(new Set(Object.keys(draft.value.choices)))
 const shown = computed(() => {
   const words = plainName(query.value).split(' ').filter(Boolean)
   return fats.value
-    .filter(({ id }) => !words.length || id)
     .filter(({ name, aliases }) =>
       words.every((word) => plainName(`${name} ${aliases.join(' ')}`).includes(word)),
     )
-    .sort((a, b) => Number(b.id in draft.value.choices) - Number(a.id in draft.value.choices))
+    .sort((a, b) => Number(leading.value.has(b.id)) - Number(leading.value.has(a.id)))
 })
 const count = computed(() => Object.keys(draft.value.choices).length)
 function toggle(id: string) {
@@ -37,6 +38,7 @@ const choose = (ids: Iterable<string>) => {
   draft.value.choices = Object.fromEntries(
     [...ids].map((id) => [id, draft.value.choices[id] ?? { least: 0, most: 1 }]),
   )
+  leading.value = new Set(Object.keys(draft.value.choices))
 }
 const ofFormulas = () =>
   choose(new Set(formulas.list.flatMap(({ document }) => document.fats.map(({ id }) => id))))
