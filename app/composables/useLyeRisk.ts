@@ -33,7 +33,12 @@ export function useLyeRisk(
     remote = wrap<LyeRiskWorker>(worker)
   }
   const draw = useDebounceFn(async () => {
-    if (!remote) await start()
+    try {
+      if (!remote) await start()
+    } catch {
+      // The server is away, and with it the worker's script: the next change asks again.
+      return
+    }
     const spread = spreadOf(
       document.value,
       result.value,
