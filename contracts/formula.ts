@@ -24,19 +24,29 @@ const id = z.string().regex(/^[a-z0-9]+(-[a-z0-9]+)*$/, {
 })
 const label = z.string().trim().min(1).max(120)
 
-const millimetres = missing
+/** The shapes of a mould with their inside measures: mm, how many cavities, ml of each. */
+export const mouldShapes = <
+  Length extends z.ZodType<number | null>,
+  Count extends z.ZodType<number | null>,
+  Volume extends z.ZodType<number | null>,
+>(
+  length: Length,
+  count: Count,
+  volume: Volume,
+) =>
+  z.discriminatedUnion('shape', [
+    z.strictObject({
+      shape: z.literal('box'),
+      lengthMm: length,
+      widthMm: length,
+      depthMm: length,
+    }),
+    z.strictObject({ shape: z.literal('cylinder'), diameterMm: length, depthMm: length }),
+    z.strictObject({ shape: z.literal('cavities'), count, millilitres: volume }),
+  ])
 
 /** A mould by its inside measures. Its volume is what it really takes when filled to the depth given. */
-export const mouldSchema = z.discriminatedUnion('shape', [
-  z.strictObject({
-    shape: z.literal('box'),
-    lengthMm: millimetres,
-    widthMm: millimetres,
-    depthMm: millimetres,
-  }),
-  z.strictObject({ shape: z.literal('cylinder'), diameterMm: millimetres, depthMm: millimetres }),
-  z.strictObject({ shape: z.literal('cavities'), count: missing, millilitres: missing }),
-])
+const mouldSchema = mouldShapes(missing, missing, missing)
 export type Mould = z.infer<typeof mouldSchema>
 
 const sizeSchema = z.discriminatedUnion('by', [
@@ -165,10 +175,8 @@ export const checkSchema = z.strictObject({
   lyeGrams: number.min(0),
   waterGrams: number.min(0),
 })
-export type CheckDocument = z.infer<typeof checkSchema>
 
 export type FatLine = FormulaDocument['fats'][number]
-export type LiquidLine = FormulaDocument['liquids'][number]
 export type AdditiveLine = FormulaDocument['additives'][number]
 export type ScentLine = FormulaDocument['scents'][number]
 export type PartLine = FormulaDocument['parts'][number]

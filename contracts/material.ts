@@ -1,6 +1,12 @@
 import { z } from 'zod'
-import type { FattyAcid } from './result'
-import { additiveMoments, additiveGroups, fatOrigins, liquidMoments, waysOfLiquid } from './words'
+import {
+  additiveMoments,
+  additiveGroups,
+  fatOrigins,
+  liquidMoments,
+  waysOfLiquid,
+  fattyAcids,
+} from './words'
 
 /*
  * Materials of the workshop's own, and its own values for those of the library. A record under a library id replaces that
@@ -24,31 +30,13 @@ const common = {
 }
 
 const saponification = z.number().min(0).max(400)
-const acids = [
-  'caprylic',
-  'capric',
-  'lauric',
-  'myristic',
-  'palmitic',
-  'stearic',
-  'arachidic',
-  'behenic',
-  'palmitoleic',
-  'oleic',
-  'gondoic',
-  'erucic',
-  'linoleic',
-  'linolenic',
-  'ricinoleic',
-] as const satisfies readonly FattyAcid[]
-
 const ownFat = z
   .strictObject({
     kind: z.literal('fat'),
     ...common,
     inci: z.string().trim().max(200).default(''),
     sap: z.strictObject({ low: saponification, typical: saponification, high: saponification }),
-    profile: z.partialRecord(z.enum(acids), share).default({}),
+    profile: z.partialRecord(z.enum(fattyAcids), share).default({}),
     unsaponifiables: share.default(0.01),
     density: z.number().min(0.7).max(1.3).default(0.905),
     stateAt20: z.enum(['liquid', 'soft', 'hard']).default('liquid'),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { mouldShapes } from './formula'
 import { linerKinds, mouldMaterials } from './words'
 
 const millimetres = z.number().min(1).max(5000)
@@ -7,24 +8,7 @@ const count = z.number().int({ error: 'This is a whole number.' }).min(1)
 /** A mould of the workshop: its inside measures, how it is cut, what it really takes, what it is made of. */
 export const workshopMouldSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
-  mould: z.discriminatedUnion('shape', [
-    z.strictObject({
-      shape: z.literal('box'),
-      lengthMm: millimetres,
-      widthMm: millimetres,
-      depthMm: millimetres,
-    }),
-    z.strictObject({
-      shape: z.literal('cylinder'),
-      diameterMm: millimetres,
-      depthMm: millimetres,
-    }),
-    z.strictObject({
-      shape: z.literal('cavities'),
-      count: count.max(10_000),
-      millilitres: z.number().min(1).max(100_000),
-    }),
-  ]),
+  mould: mouldShapes(millimetres, count.max(10_000), z.number().min(1).max(100_000)),
   /** Bars along the length (or the tube) and across the width; cavities are bars already. */
   cuts: z
     .strictObject({ along: count.max(200), across: count.max(50) })

@@ -1,23 +1,7 @@
 import type { FormulaDocument, WaterHeld } from './formula'
-import type { LiquidMoment, WayOfLiquid } from './words'
+import type { FattyAcid, LiquidMoment, WayOfLiquid } from './words'
 
-/** The fatty acids that a profile names. */
-export type FattyAcid =
-  | 'caprylic'
-  | 'capric'
-  | 'lauric'
-  | 'myristic'
-  | 'palmitic'
-  | 'stearic'
-  | 'arachidic'
-  | 'behenic'
-  | 'palmitoleic'
-  | 'oleic'
-  | 'gondoic'
-  | 'erucic'
-  | 'linoleic'
-  | 'linolenic'
-  | 'ricinoleic'
+export type { FattyAcid } from './words'
 
 /** stop: not safe to make; think: a judgement to take; know: good to know. */
 export type Severity = 'stop' | 'think' | 'know'

@@ -63,6 +63,25 @@ export const mouldMaterials = [
 ] as const
 export const linerKinds = ['none', 'paper', 'film', 'silicone', 'grease'] as const
 
+/** The fatty acids that a profile names, in the order they are always listed. */
+export const fattyAcids = [
+  'caprylic',
+  'capric',
+  'lauric',
+  'myristic',
+  'palmitic',
+  'stearic',
+  'arachidic',
+  'behenic',
+  'palmitoleic',
+  'oleic',
+  'gondoic',
+  'erucic',
+  'linoleic',
+  'linolenic',
+  'ricinoleic',
+] as const
+
 /** What a bar will be like, in seven estimates of 0 to 100. */
 export const traits = [
   'greaseLift',
@@ -102,3 +121,4 @@ export type MouldMaterial = (typeof mouldMaterials)[number]
 export type LinerKind = (typeof linerKinds)[number]
 export type LiquidMoment = (typeof liquidMoments)[number]
 export type Trait = (typeof traits)[number]
+export type FattyAcid = (typeof fattyAcids)[number]

@@ -35,15 +35,14 @@ export function useFinder() {
     state.value = 'finding'
     try {
       const own = await start()
-      const asked = JSON.parse(JSON.stringify(wish)) as Wish
+      const asked = plain(wish)
       const ids = new Set(wish.choices.map(({ id }) => id))
-      const fats = [...library.value.fats.values()].filter(({ id }) => ids.has(id))
-      const plain = JSON.parse(JSON.stringify(fats)) as typeof fats
-      const found = await own.find(asked, plain)
+      const fats = plain([...library.value.fats.values()].filter(({ id }) => ids.has(id)))
+      const found = await own.find(asked, fats)
       if (remote !== own) return
       findings.value = found
       state.value = 'curve'
-      const points = await own.curve(asked, plain)
+      const points = await own.curve(asked, fats)
       if (remote !== own) return
       curve.value = points
       state.value = 'idle'

@@ -21,7 +21,10 @@ export function useLyeRisk(
   const workshop = useWorkshop()
   const { library } = storeToRefs(useMaterials())
   const risk = shallowRef<LyeRisk | null>(null)
-  const drawing = ref(false)
+  /** Every change asks anew; what is on screen answers one of them. */
+  const asked = ref(0)
+  const answered = ref(0)
+  const drawing = computed(() => answered.value !== asked.value)
   let worker: Worker | null = null
   let remote: Remote<LyeRiskWorker> | null = null
 
@@ -39,6 +42,7 @@ export function useLyeRisk(
       // The server is away, and with it the worker's script: the next change asks again.
       return
     }
+    const own = asked.value
     const spread = spreadOf(
       document.value,
       result.value,
@@ -48,7 +52,7 @@ export function useLyeRisk(
     )
     if (!spread.fats.length || !spread.alkalis.length) {
       risk.value = null
-      drawing.value = false
+      answered.value = own
       return
     }
     const job = {
@@ -58,21 +62,18 @@ export function useLyeRisk(
       draws,
       seed,
     }
-    const found = await remote!.run(JSON.parse(JSON.stringify(job)) as typeof job)
-    if (!found) return
+    const found = await remote!.run(plain(job))
+    if (!found || own !== asked.value) return
     risk.value = found
-    drawing.value = false
+    answered.value = own
   }, 120)
   watch(
     [result, age, () => workshop.settings.lyeRisk, () => workshop.settings.scale],
     () => {
-      // What is on screen is of the state before, until the draws are in.
-      drawing.value = true
+      asked.value++
       void draw()
     },
-    {
-      immediate: true,
-    },
+    { immediate: true },
   )
   onScopeDispose(() => worker?.terminate())
   return { risk, drawing }

@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
+import { inSentence } from '../formula/names'
 import type { Library } from '../materials/library'
 import { scentBehaviour } from '../scent/behaviour'
 
@@ -96,11 +97,11 @@ export function workingTime(
   }
 }
 
-/** The two strongest reasons in one direction, in words. */
+/** The three strongest reasons in one direction, in words. */
 export function reasonsOf({ factors }: WorkingTime, direction: 'less' | 'more'): string {
   const pulling = factors.filter(({ times }) => (direction === 'less' ? times < 1 : times > 1))
   return pulling
     .slice(0, 3)
-    .map(({ says }) => says.charAt(0).toLowerCase() + says.slice(1))
+    .map(({ says }) => inSentence(says))
     .join(', ')
 }

@@ -9,7 +9,7 @@ import { remarksOn } from '../formula/remarks'
 import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { distance, outside, type Regions } from './regions'
-import { hasKeeper, traitIds, traitOf, traitsOf, type Traits } from './traits'
+import { hasKeeper, traitIds, traitsFrom, traitsOf, type Traits } from './traits'
 
 /** One change that brings a formula nearer to its regions. */
 export interface Help {
@@ -72,11 +72,7 @@ function tries(
 ): Try[] {
   const keeper = hasKeeper(result, library)
   const superfat = result.superfat.total
-  const far = (profile: Profile, fat: number) =>
-    traitIds.reduce(
-      (sum, trait) => sum + outside(traitOf(trait, profile, fat, keeper), regions[trait]) ** 2,
-      0,
-    )
+  const far = (profile: Profile, fat: number) => distance(traitsFrom(profile, fat, keeper), regions)
   const profileOf = (id: string) => library.fats.get(id)?.profile.value ?? {}
   const byLines = document.size.by === 'lines'
   const key = byLines ? 'grams' : 'share'

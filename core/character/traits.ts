@@ -35,19 +35,22 @@ export function hasKeeper(result: FormulaResult, library: Library): boolean {
   })
 }
 
+/** The seven traits of a profile, unclamped. */
+export const traitsFrom = (
+  profile: Partial<Record<FattyAcid, number>>,
+  superfat: number,
+  keeper: boolean,
+): Traits =>
+  Object.fromEntries(
+    traitIds.map((trait) => [trait, traitOf(trait, profile, superfat, keeper)]),
+  ) as Traits
+
 /**
  * The seven traits of a formula, unclamped estimates of about 0 to 100 (docs/science.md, what the bar will be like).
  * They follow from the fatty acids of the formula's fats and the total superfat.
  */
-export function traitsOf(result: FormulaResult, library: Library): Traits {
-  const keeper = hasKeeper(result, library)
-  return Object.fromEntries(
-    traitIds.map((trait) => [
-      trait,
-      traitOf(trait, result.fattyAcids, result.superfat.total, keeper),
-    ]),
-  ) as Traits
-}
+export const traitsOf = (result: FormulaResult, library: Library): Traits =>
+  traitsFrom(result.fattyAcids, result.superfat.total, hasKeeper(result, library))
 
 /** A trait as it is shown: within 0 and 100. */
 export const shownTrait = (value: number): number => Math.min(100, Math.max(0, value))

@@ -137,6 +137,8 @@ export function columnOfPath(path: string): string {
 export interface MaterialFromRow {
   row: number
   candidate: OwnMaterial
+  /** The record of what is known of it now; null for one that would join. */
+  before: OwnMaterial | null
   faults: RowFault[]
 }
 
@@ -234,8 +236,9 @@ export function materialsFromRows(rows: Row[], library: Library): MaterialFromRo
     else if (seen.has(id)) cells.fail('id', `"${id}" is in this file twice.`)
     else if (!known && !name) cells.fail('name', 'A material of your own needs a name.')
     seen.add(id)
-    const before = known ? recordOf(known) : blankMaterial(kind === 'extra' ? 'additive' : kind)
-    return { row: index + 2, candidate: { ...readOver(before, cells), id }, faults }
+    const before = known ? recordOf(known) : null
+    const start = before ?? blankMaterial(kind === 'extra' ? 'additive' : kind)
+    return { row: index + 2, candidate: { ...readOver(start, cells), id }, before, faults }
   })
 }
 

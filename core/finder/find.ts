@@ -3,7 +3,7 @@ import type { Trait } from '#contracts/words'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { distance, outside, type Regions } from '../character/regions'
-import { traitIds, traitOf, type Traits } from '../character/traits'
+import { traitIds, traitsFrom, type Traits } from '../character/traits'
 import type { Library } from '../materials/library'
 import { programme, type Candidate, type Extra } from './model'
 import { excluded, type Wish } from './wish'
@@ -82,9 +82,7 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
     candidates.map(({ id }, index) => ({ id, share: (solution.values[`x${index}`] ?? 0) / 100 })),
   )
   const profile = profileOf(fats, library)
-  const traits = Object.fromEntries(
-    traitIds.map((trait) => [trait, traitOf(trait, profile, wish.superfat, wish.keeper)]),
-  ) as Traits
+  const traits = traitsFrom(profile, wish.superfat, wish.keeper)
   const prices = fats.map(({ id, share }) => {
     const { price } = candidates.find((line) => line.id === id)!
     return price === null ? null : price * share

@@ -63,16 +63,16 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
   const bounds: string[] = []
   const row = (text: string) => rows.push(` r${rows.length}: ${text}`)
   const ricinoleic = candidates.map(({ fat }) => fat.profile.value.ricinoleic ?? 0)
-  const ofRicinoleic = ricinoleic
-    .map((share, index) => (share > 0 ? term(share, x(index)) : ''))
+  const lessRicinoleic = ricinoleic
+    .map((share, index) => (share > 0 ? term(-share, x(index)) : ''))
     .join(' ')
   const cap = traitRules.lastingFoam.ricinoleicUpTo!
   const capped = ricinoleic.some((share) => share > 0)
 
   row(`${candidates.map((_, index) => term(1, x(index))).join(' ')} = 100`)
   if (capped) {
-    row(`ric ${negated(ricinoleic)} <= 0`)
-    row(`ric ${negated(ricinoleic)} + 100 over >= 0`)
+    row(`ric ${lessRicinoleic} <= 0`)
+    row(`ric ${lessRicinoleic} + 100 over >= 0`)
     row(`ric - ${cap} over >= 0`)
     bounds.push(` 0 <= ric <= ${cap}`)
   }
@@ -132,11 +132,4 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
     ` ${binaries.join(' ')}`,
     'End',
   ].join('\n')
-
-  function negated(shares: number[]) {
-    return (
-      ofRicinoleic &&
-      shares.map((share, index) => (share > 0 ? term(-share, x(index)) : '')).join(' ')
-    )
-  }
 }

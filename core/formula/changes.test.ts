@@ -73,4 +73,23 @@ describe('two formulas side by side', () => {
     expect(sum(1)).toBeCloseTo(other.batter, 9)
     expect(lines.find(({ key }) => key === 'fat lard')).toMatchObject({ grams: [null, 500] })
   })
+
+  it('keeps oil that a colour is dispersed in apart from the fat of the same name', () => {
+    const coloured = {
+      ...before,
+      additives: [
+        {
+          id: 'activated-charcoal',
+          grams: 10,
+          carrier: { id: 'olive', ratio: 3, from: 'extra' as const },
+        },
+      ],
+    }
+    const [one, other] = [computeFormula(before, library), computeFormula(coloured, library)]
+    const olive = compareWeights(one, other).filter(({ id }) => id === 'olive')
+    expect(olive.map(({ name, grams }) => [name, ...grams])).toEqual([
+      ['Olive oil', 600, 600],
+      ['Olive oil, extra to disperse in', null, 30],
+    ])
+  })
 })

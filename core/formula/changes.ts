@@ -3,7 +3,7 @@ import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { computeFormula } from './compute'
 import type { Measure } from './measure'
-import { inSentence, nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from './names'
+import { capital, inSentence, nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from './names'
 
 /** How much of an extra, as it is said in the document. */
 export function sayMeasure(line: Measure, say: Speaker): string {
@@ -144,5 +144,5 @@ export function inOneLine(changes: string[], most = 4): string {
   if (!changes.length) return 'Nothing changed.'
   const more = changes.length - most
   const line = changes.slice(0, most).join('; ')
-  return `${line.charAt(0).toUpperCase()}${line.slice(1)}${more > 0 ? `; and ${more} more` : ''}.`
+  return `${capital(line)}${more > 0 ? `; and ${more} more` : ''}.`
 }

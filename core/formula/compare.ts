@@ -4,6 +4,7 @@ import type { Substance } from './makingOrder'
 /** One thing in one or both of two formulas. */
 export interface ComparedLine {
   key: string
+  id: string
   name: string
   substance: Substance
   /** g in each; null where it has none. */
@@ -14,6 +15,7 @@ export interface ComparedLine {
 
 interface Weighed {
   key: string
+  id: string
   name: string
   substance: Substance
   grams: number
@@ -22,7 +24,7 @@ interface Weighed {
 function weighed(result: FormulaResult): Weighed[] {
   const { lye, water } = result
   const of = (substance: Substance, list: { id: string; name: string; grams: number }[]) =>
-    list.map(({ id, name, grams }) => ({ key: `${substance} ${id}`, name, substance, grams }))
+    list.map(({ id, name, grams }) => ({ key: `${substance} ${id}`, id, name, substance, grams }))
   const all = [
     ...of('fat', result.fats),
     ...of('lye', [
@@ -35,14 +37,12 @@ function weighed(result: FormulaResult): Weighed[] {
     ...of('additive', result.additives),
     ...of(
       'fat',
-      result.carriers
-        .filter(({ from }) => from === 'extra')
-        .map((carrier) => ({
-          ...carrier,
-          id: `${carrier.id} extra`,
-          name: `${carrier.name}, extra to disperse in`,
-        })),
-    ),
+      result.carriers.filter(({ from }) => from === 'extra'),
+    ).map((line) => ({
+      ...line,
+      key: `${line.key} extra`,
+      name: `${line.name}, extra to disperse in`,
+    })),
     ...of('scent', result.scents),
   ]
   const sums = new Map<string, Weighed>()
@@ -67,9 +67,10 @@ export function compareWeights(one: FormulaResult, other: FormulaResult): Compar
   return keys
     .map((key): ComparedLine => {
       const [a, b] = [left.get(key), right.get(key)]
-      const { name, substance } = (a ?? b)!
+      const { id, name, substance } = (a ?? b)!
       return {
         key,
+        id,
         name,
         substance,
         grams: [a?.grams ?? null, b?.grams ?? null],

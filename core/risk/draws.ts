@@ -34,7 +34,6 @@ function chance(seed: number) {
   }
   return { uniform, normal }
 }
-export type Chance = ReturnType<typeof chance>
 
 /** Several lots of draws as one. */
 export function joinDraws(lots: Draws[]): Draws {

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
 import { libraryOf } from '#core/formula/freeze'
-import { scentColour } from '#core/formula/face'
 import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { onScale } from '#core/formula/onScale'
 import { fillings } from '#core/mould/fillings'
@@ -27,12 +26,7 @@ const gel = {
   force: 'force it: wrap warm',
   prevent: 'prevent it: keep cool',
 } as const
-function colourOf({ substance, id }: WeighLine): string {
-  if (substance === 'fat') return library.value.fats.get(id)?.colour ?? '#cbbf9f'
-  if (substance === 'liquid') return library.value.liquids.get(id)?.colour ?? '#e9dfca'
-  if (substance === 'additive') return library.value.additives.get(id)?.colour ?? '#6f8f86'
-  return substance === 'scent' ? scentColour(id) : `var(--color-${substance})`
-}
+const colourOf = ({ substance, id }: WeighLine) => substanceColour(substance, id, library.value)
 const safety = [
   'Goggles, gloves, long sleeves, closed shoes, until everything is rinsed. Open a window.',
   'Children and pets out. Lye cup never left alone; spills wiped at once.',

@@ -22,11 +22,13 @@ async function loadLast() {
   }
 }
 onMounted(() => void loadLast())
+const was = computed(
+  () => last.value && traitsOf(computeFormula(last.value.document, library.value), library.value),
+)
 const before = computed(() => {
-  if (!last.value) return null
-  const was = traitsOf(computeFormula(last.value.document, library.value), library.value)
-  const moved = traitIds.some((trait) => Math.abs(was[trait] - traits.value[trait]) > 0.5)
-  return moved ? was : null
+  const then = was.value
+  const moved = then && traitIds.some((trait) => Math.abs(then[trait] - traits.value[trait]) > 0.5)
+  return moved ? then : null
 })
 const helping = ref(false)
 const editingRegions = ref(false)

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { AdditiveMoment, FormulaDocument, ScentLine } from '#contracts/formula'
 import { additiveMoments, liquidMoments } from '#contracts/words'
-import { scentColour } from '#core/formula/face'
 import { nameOfExtra } from '#core/formula/names'
 import { lineGrams, sayAs, scentDensity, waysToMeasure, type Measure } from '#core/formula/measure'
 import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
@@ -192,7 +191,7 @@ function scentAlso(index: number) {
       <LineRow
         v-for="(line, index) in document.liquids"
         :key="index"
-        :colour="library.liquids.get(line.id)?.colour ?? '#e9dfca'"
+        :colour="substanceColour('liquid', line.id, library)"
         :name="`${result.liquids[index]?.name}, ${liquidWords(line)}`"
         :weight="say.massFigure(result.liquids[index]?.grams ?? 0)"
         :entries="liquidEntries(index)"
@@ -229,7 +228,7 @@ function scentAlso(index: number) {
       <LineRow
         v-for="(line, index) in document.additives"
         :key="index"
-        :colour="library.additives.get(line.id)?.colour ?? '#6f8f86'"
+        :colour="substanceColour('additive', line.id, library)"
         :name="nameOfExtra(line.id, library)"
         :also="additiveAlso(index)"
         :weight="weightOf('additives', index)"
@@ -245,7 +244,7 @@ function scentAlso(index: number) {
       <LineRow
         v-for="(line, index) in document.scents"
         :key="index"
-        :colour="scentColour(line.id)"
+        :colour="substanceColour('scent', line.id, library)"
         :name="line.name ?? line.id"
         :also="scentAlso(index)"
         :weight="weightOf('scents', index)"

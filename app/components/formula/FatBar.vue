@@ -11,7 +11,7 @@ const parts = computed(() => {
   return document.fats
     .map((fat, index) => ({
       name: (fat.name ?? library.value.fats.get(fat.id)?.name ?? fat.id).replace(/,.*$/, ''),
-      colour: library.value.fats.get(fat.id)?.colour ?? '#cbbf9f',
+      colour: substanceColour('fat', fat.id, library.value),
       share: sum > 0 ? grams[index]! / sum : 0,
     }))
     .filter(({ share }) => share > 0)

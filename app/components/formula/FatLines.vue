@@ -38,7 +38,7 @@ function fill(grams: number | null) {
   if (grams && askLeft.value !== null)
     change(useUp(document.value, askLeft.value, grams, library.value))
 }
-const colourOf = (id: string) => library.value.fats.get(id)?.colour ?? '#cbbf9f'
+const colourOf = (id: string) => substanceColour('fat', id, library.value)
 function alsoOf(index: number) {
   const line = document.value.fats[index]!
   const words = []

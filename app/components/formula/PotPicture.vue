@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { scentColour } from '#core/formula/face'
 import { batterMillilitres, potFor } from '#core/formula/volume'
 
 /** The pot to scale, filled in the order of pouring. Thin layers of one kind share a label. */
@@ -22,13 +21,13 @@ const layers = computed<Layer[]>(() => {
       key: `fat-${index}`,
       label: shortName(fat.name),
       grams: fat.grams,
-      colour: library.value.fats.get(fat.id)?.colour ?? '#cbbf9f',
+      colour: substanceColour('fat', fat.id, library.value),
     })),
     ...liquids.map((liquid, index) => ({
       key: `liquid-${index}`,
       label: liquid.name,
       grams: liquid.grams,
-      colour: library.value.liquids.get(liquid.id)?.colour ?? '#e9dfca',
+      colour: substanceColour('liquid', liquid.id, library.value),
     })),
     { key: 'water', label: 'Water', grams: water.weighed, colour: 'var(--color-water)' },
     {
@@ -42,13 +41,13 @@ const layers = computed<Layer[]>(() => {
       key: `additive-${index}`,
       label: shortName(additive.name),
       grams: additive.grams,
-      colour: library.value.additives.get(additive.id)?.colour ?? '#6f8f86',
+      colour: substanceColour('additive', additive.id, library.value),
     })),
     ...scents.map((scent, index) => ({
       key: `scent-${index}`,
       label: scent.name,
       grams: scent.grams,
-      colour: scentColour(scent.id),
+      colour: substanceColour('scent', scent.id, library.value),
     })),
   ]
   return list.filter(({ grams }) => grams > 0)

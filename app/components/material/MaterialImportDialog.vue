@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { columnOfPath, differingCells, materialsFromRows } from '#core/exchange/materialRows'
 import type { OwnMaterial } from '#contracts/material'
-import { recordOf } from '#core/materials/own'
 
 /** Shows row by row what a table of materials will do before it does it. */
 const open = defineModel<boolean>({ required: true })
@@ -11,7 +10,9 @@ const toasts = useToasts()
 interface Line {
   row: number
   name: string
+  /** What is kept of it; null when it stays as it is or cannot be read. */
   document: OwnMaterial | null
+  wrong: boolean
   says: string[]
 }
 const lines = ref<Line[]>([])
@@ -19,20 +20,14 @@ const problem = ref('')
 const busy = ref(false)
 const done = ref(0)
 
-function knownOf({ kind, id }: OwnMaterial) {
-  const { fats, liquids, additives } = materials.library
-  const found = { fat: fats, liquid: liquids, additive: additives }[kind].get(id)
-  return found ? recordOf(found) : null
-}
-function changeWords(after: OwnMaterial): { says: string[]; changes: boolean } {
-  const before = knownOf(after)
-  if (!before) return { says: ['joins as your own'], changes: true }
+/** What a row that can be read does. */
+function outcome(before: OwnMaterial | null, after: OwnMaterial): Pick<Line, 'document' | 'says'> {
+  if (!before) return { document: after, says: ['joins as your own'] }
   const cells = differingCells(before, after)
+  if (!cells.length) return { document: null, says: ['stays as it is'] }
   return {
-    says: cells.length
-      ? cells.map(({ column, was, is }) => `${column}: ${was || 'empty'} → ${is || 'empty'}`)
-      : ['stays as it is'],
-    changes: cells.length > 0,
+    document: after,
+    says: cells.map(({ column, was, is }) => `${column}: ${was || 'empty'} → ${is || 'empty'}`),
   }
 }
 async function read(event: Event) {
@@ -47,30 +42,25 @@ async function read(event: Event) {
     problem.value =
       'There are no rows in this table. The first row names the columns: kind, id, name, sap, certificate …'
   lines.value = materialsFromRows(rows, materials.library).map(
-    ({ row, candidate, faults: own }) => {
+    ({ row, candidate, before, faults: own }): Line => {
       const name = candidate.name || candidate.id || `row ${row}`
-      const wrong = [...faults.filter((fault) => fault.row === row), ...own]
-      if (wrong.length) return { row, name, document: null, says: wrong.map(rowFaultText) }
+      const inCells = [...faults.filter((fault) => fault.row === row), ...own]
       const parsed = ownMaterialSchema.safeParse(candidate)
-      if (!parsed.success)
-        return {
-          row,
-          name,
-          document: null,
-          says: faultsOf(parsed.error).map(({ path, says }) =>
-            rowFaultText({ row, column: columnOfPath(path), says }),
-          ),
-        }
-      const { says, changes } = changeWords(parsed.data)
-      return { row, name, document: changes ? parsed.data : null, says }
+      if (!inCells.length && parsed.success)
+        return { row, name, wrong: false, ...outcome(before, parsed.data) }
+      const refused = inCells.length
+        ? inCells
+        : faultsOf(parsed.error!).map(({ path, says }) => ({
+            row,
+            column: columnOfPath(path),
+            says,
+          }))
+      return { row, name, document: null, wrong: true, says: refused.map(rowFaultText) }
     },
   )
 }
 const usable = computed(() => lines.value.flatMap(({ document }) => (document ? [document] : [])))
-const wrong = computed(
-  () =>
-    lines.value.filter(({ document, says }) => !document && says[0] !== 'stays as it is').length,
-)
+const wrong = computed(() => lines.value.filter((line) => line.wrong).length)
 async function take() {
   busy.value = true
   done.value = 0
@@ -114,9 +104,7 @@ async function take() {
           class="grid gap-x-4 border-t border-line-2 py-2 first:border-t-0 sm:grid-cols-[14rem_1fr]"
         >
           <b class="truncate font-[650]">{{ line.name }}</b>
-          <span
-            :class="line.document || line.says[0] === 'stays as it is' ? 'text-ink-2' : 'text-stop'"
-          >
+          <span :class="line.wrong ? 'text-stop' : 'text-ink-2'">
             <span v-for="says in line.says" :key="says" class="block">{{ says }}</span>
           </span>
         </li>

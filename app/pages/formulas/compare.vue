@@ -8,8 +8,8 @@ import { shownTrait, traitIds, traitsOf, type Traits } from '#core/character/tra
 import { changesBetween } from '#core/formula/changes'
 import { compareWeights } from '#core/formula/compare'
 import { computeFormula } from '#core/formula/compute'
-import { faceOf, scentColour } from '#core/formula/face'
-import { sayWater } from '#core/formula/names'
+import { faceOf } from '#core/formula/face'
+import { capital, sayWater } from '#core/formula/names'
 import { useNames } from '~/utils/useNames'
 
 /** Any two formulas, versions or batches side by side. */
@@ -135,13 +135,6 @@ const facts = computed((): Fact[] => {
     pair('Pour', (side) => document(side).method.pattern.replace(/-/g, ' ')),
   ]
 })
-const colourOf = (key: string) => {
-  const [substance, id = ''] = key.split(' ')
-  if (substance === 'fat') return library.value.fats.get(id)?.colour ?? '#cbbf9f'
-  if (substance === 'liquid') return library.value.liquids.get(id)?.colour ?? '#e9dfca'
-  if (substance === 'additive') return library.value.additives.get(id)?.colour ?? '#6f8f86'
-  return substance === 'scent' ? scentColour(id) : `var(--color-${substance})`
-}
 const figure = (grams: number | null) => (grams === null ? '–' : say.value.massFigure(grams))
 const share = (value: number | null) => (value === null ? '' : say.value.percent(value, 2))
 function moved(before: number, after: number) {
@@ -195,7 +188,7 @@ function difference([a, b]: [number | null, number | null]) {
         <p v-if="!both.changes.length" class="text-ink-2">Nothing: they are the same.</p>
         <ul v-else class="columns-1 gap-8 sm:columns-2 lg:columns-3">
           <li v-for="change in both.changes" :key="change" class="break-inside-avoid py-0.5">
-            {{ change.charAt(0).toUpperCase() + change.slice(1) }}
+            {{ capital(change) }}
           </li>
         </ul>
       </section>
@@ -219,7 +212,7 @@ function difference([a, b]: [number | null, number | null]) {
                   <span class="flex items-center gap-2">
                     <i
                       class="h-4 w-3 shrink-0 rounded-[2px] border border-black/10"
-                      :style="{ background: colourOf(line.key) }"
+                      :style="{ background: substanceColour(line.substance, line.id, library) }"
                     />{{ line.name }}
                   </span>
                 </th>

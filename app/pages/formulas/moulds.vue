@@ -13,7 +13,12 @@ const { say } = storeToRefs(useWorkshop())
 onMounted(() => void moulds.load())
 
 const byName = computed(() =>
-  [...moulds.list].sort((a, b) => a.document.name.localeCompare(b.document.name)),
+  [...moulds.list]
+    .sort((a, b) => a.document.name.localeCompare(b.document.name))
+    .map((mould) => {
+      const { material, liner } = mould.document
+      return { ...mould, remark: mouldRemark(material, liner) }
+    }),
 )
 const longest = computed(() => {
   const spans = moulds.list.map(({ document: { mould } }) => {
@@ -109,15 +114,11 @@ const barWords = (record: WorkshopMould) => {
           }}
         </p>
         <p
-          v-if="mouldRemark(mould.document.material, mould.document.liner)"
+          v-if="mould.remark"
           class="font-semibold"
-          :class="
-            mouldRemark(mould.document.material, mould.document.liner)?.severity === 'stop'
-              ? 'text-stop'
-              : 'text-warn'
-          "
+          :class="mould.remark.severity === 'stop' ? 'text-stop' : 'text-warn'"
         >
-          {{ mouldRemark(mould.document.material, mould.document.liner)?.says }}
+          {{ mould.remark.says }}
         </p>
         <p v-if="mould.document.note" class="text-sm text-ink-2">{{ mould.document.note }}</p>
       </li>

@@ -1,5 +1,6 @@
 import { hasKeeper } from '../../character/traits'
 import type { Rule } from './rule'
+import { added } from './shift'
 
 /** Free fat that is rich in easily spoiled acids, and nothing that keeps it. */
 export const freeFatSpoils: Rule = ({ document, result, library, say }) => {
@@ -14,12 +15,7 @@ export const freeFatSpoils: Rule = ({ document, result, library, say }) => {
       'Free fat takes up oxygen, these acids first, sooner still with old stock or iron and copper from the water. A citrate binds the metals.',
     fix: {
       label: `Add ${say.percent(0.01)} sodium citrate`,
-      patch: [
-        {
-          path: ['additives', document.additives.length],
-          value: { id: 'sodium-citrate', rate: 0.01, of: 'oils', carrier: null },
-        },
-      ],
+      patch: added(document, 'sodium-citrate', 0.01),
     },
   }
 }

@@ -31,6 +31,14 @@ export function lowerFats(
   ]
 }
 
+/** One more additive at a rate of the oils, dispersed in nothing. */
+export const added = (document: FormulaDocument, id: string, rate: number): PatchStep[] => [
+  {
+    path: ['additives', document.additives.length],
+    value: { id, rate, of: 'oils', carrier: null },
+  },
+]
+
 /** An additive line at a rate of the oils, however much of it was said before. */
 export function atRate(line: AdditiveLine, rate: number): AdditiveLine {
   const { rate: _rate, of: _of, grams: _grams, amount: _amount, ...rest } = line

@@ -1,6 +1,7 @@
 import { usualRegions } from '../../character/regions'
 import { traitsOf } from '../../character/traits'
 import type { Rule } from './rule'
+import { added } from './shift'
 
 /** A formula that is soft at cutting, without what firms it. */
 export const softAtCut: Rule = ({ document, result, library, say }) => {
@@ -20,12 +21,7 @@ export const softAtCut: Rule = ({ document, result, library, say }) => {
       'Short and saturated acids make a loaf firm early. Sodium lactate does so without changing the fats.',
     fix: {
       label: `Add ${say.percent(0.02)} sodium lactate`,
-      patch: [
-        {
-          path: ['additives', document.additives.length],
-          value: { id: 'sodium-lactate', rate: 0.02, of: 'oils', carrier: null },
-        },
-      ],
+      patch: added(document, 'sodium-lactate', 0.02),
     },
   }
 }
