@@ -10,6 +10,7 @@ await build()
 const env = { ...process.env, MANTLE_CHROMIUM: chromium }
 for (const [name, file] of [
   ['Core', 'tests/bench/core.ts'],
+  ['Cooling', 'tests/bench/cooling.ts'],
   ['Formula page', 'tests/bench/page.ts'],
 ]) {
   say(name)

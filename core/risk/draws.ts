@@ -1,38 +1,11 @@
-import { xoroshiro128plus } from 'pure-rand'
 import { naohPerKoh } from '../chemistry/elements'
+import { chance } from './chance'
 import { weighingSigma, type Spread } from './spread'
 
 /** Real superfats of so many batches, and the smallest superfat with which each would not have been lye-heavy. */
 export interface Draws {
   superfats: Float64Array
   needed: Float64Array
-}
-
-/** Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed. */
-function chance(seed: number) {
-  const generator = xoroshiro128plus(seed)
-  const uniform = () => (generator.unsafeNext() >>> 0) / 4294967296
-  let spare = 0
-  let has = false
-  function normal(): number {
-    if (has) {
-      has = false
-      return spare
-    }
-    let a: number
-    let b: number
-    let square: number
-    do {
-      a = uniform() * 2 - 1
-      b = uniform() * 2 - 1
-      square = a * a + b * b
-    } while (square >= 1 || square === 0)
-    const factor = Math.sqrt((-2 * Math.log(square)) / square)
-    spare = b * factor
-    has = true
-    return a * factor
-  }
-  return { uniform, normal }
 }
 
 /** Several lots of draws as one. */

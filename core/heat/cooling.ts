@@ -1,0 +1,160 @@
+import { levenbergMarquardt } from 'ml-levenberg-marquardt'
+import { inverse, Matrix } from 'ml-matrix'
+import type { Chance } from '../risk/chance'
+
+/*
+ * Newton's cooling, dT/dt = −k(T − room), for vessels that stand in one room. The start of each curve is free; k is known
+ * beforehand only by the vessel's size, the room only to a degree; readings turn both into a posterior.
+ */
+
+export interface HeatReading {
+  /** Minutes on the bench's clock. */
+  minutes: number
+  celsius: number
+}
+
+export interface CoolingVessel {
+  readings: HeatReading[]
+  /** k to expect from the size, per minute, above 0. */
+  perMinute: number
+}
+
+/** How well everything else is known, as standard deviations. */
+export interface CoolingPrior {
+  roomC: number
+  /** °C. */
+  roomSd: number
+  /** Of ln k. */
+  lnKSd: number
+  /** Of one reading, °C. */
+  noiseC: number
+}
+export const usualPrior = (roomC: number): CoolingPrior => ({
+  roomC,
+  roomSd: 1,
+  lnKSd: 0.4,
+  noiseC: 0.3,
+})
+
+/** One curve out of the posterior. `startC` is at the first reading of the vessel, `from` its minute. */
+export interface Curve {
+  from: number
+  startC: number
+  perMinute: number
+  roomC: number
+}
+
+export const celsiusAt = (curve: Curve, minutes: number): number =>
+  curve.roomC + (curve.startC - curve.roomC) * Math.exp(-curve.perMinute * (minutes - curve.from))
+
+/** k of a vessel from its size: an open vessel as wide as it is deep loses about 13 W/m²K all round, steam included. */
+export function perMinuteOf(millilitres: number, joulesPerKelvin: number): number {
+  if (millilitres <= 0 || joulesPerKelvin <= 0) return 0.012
+  const area = 5.54 * (millilitres * 1e-6) ** (2 / 3)
+  return (13 * area * 60) / joulesPerKelvin
+}
+
+/** An ice bath: another room, and water takes heat some eight times as fast as air. */
+export const iceBath = { roomC: 2, times: 8 } as const
+
+export interface CoolingFit {
+  /** The likeliest curve of each vessel; null for one without a reading. */
+  curves: (Curve | null)[]
+  /** A draw from the posterior, all vessels in the same room. */
+  draw: (chance: Chance) => (Curve | null)[]
+}
+
+/** Lower triangle L with L·Lᵀ = the matrix; tiny negative pivots count as 0. */
+function lowerRoot(matrix: Matrix): number[][] {
+  const size = matrix.rows
+  const root = Array.from({ length: size }, () => new Array<number>(size).fill(0))
+  for (let i = 0; i < size; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = matrix.get(i, j)
+      for (let k = 0; k < j; k++) sum -= root[i]![k]! * root[j]![k]!
+      root[i]![j] =
+        i === j ? Math.sqrt(Math.max(0, sum)) : root[j]![j]! > 0 ? sum / root[j]![j]! : 0
+    }
+  return root
+}
+
+/**
+ * Fits the curves of all vessels together: they share the room. Regularised least squares by Levenberg and Marquardt, in
+ * which what is known beforehand counts as further observations; the posterior is taken as normal in (start, ln k, room).
+ */
+export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): CoolingFit {
+  const known = vessels.flatMap((vessel, index) => (vessel.readings.length ? [index] : []))
+  const roomAt = known.length * 2
+  const from = vessels.map(({ readings }) => readings[0]?.minutes ?? 0)
+  const predictors: ((p: number[]) => number)[] = []
+  const observed: number[] = []
+  /** Everything in units of its own standard deviation, so that all weigh the same. */
+  const observe = (predict: (p: number[]) => number, value: number, sd: number) => {
+    predictors.push((p) => predict(p) / sd)
+    observed.push(value / sd)
+  }
+  known.forEach((index, place) => {
+    const { readings, perMinute } = vessels[index]!
+    for (const { minutes, celsius } of readings)
+      observe(
+        (p) =>
+          p[roomAt]! +
+          (p[place * 2]! - p[roomAt]!) *
+            Math.exp(-Math.exp(p[place * 2 + 1]!) * (minutes - from[index]!)),
+        celsius,
+        prior.noiseC,
+      )
+    observe((p) => p[place * 2 + 1]!, Math.log(perMinute), prior.lnKSd)
+  })
+  observe((p) => p[roomAt]!, prior.roomC, prior.roomSd)
+  const first = known.flatMap((index) => [
+    vessels[index]!.readings[0]!.celsius,
+    Math.log(vessels[index]!.perMinute),
+  ])
+  const fitted = levenbergMarquardt(
+    { x: predictors.map((_, index) => index), y: observed },
+    (p: number[]) => (x: number) => predictors[x]!(p),
+    {
+      initialValues: [...first, prior.roomC],
+      damping: 1e-2,
+      gradientDifference: 1e-4,
+      centralDifference: true,
+      maxIterations: 60,
+      errorTolerance: 1e-9,
+    },
+  ).parameterValues
+  const step = 1e-5
+  const jacobian = new Matrix(
+    predictors.map((predict) =>
+      fitted.map((value, place) => {
+        const moved = (by: number) =>
+          predict(fitted.map((other, index) => (index === place ? value + by : other)))
+        return (moved(step) - moved(-step)) / (2 * step)
+      }),
+    ),
+  )
+  const root = lowerRoot(inverse(jacobian.transpose().mmul(jacobian)))
+
+  const curvesOf = (p: number[]): (Curve | null)[] =>
+    vessels.map((_, index) => {
+      const place = known.indexOf(index)
+      if (place < 0) return null
+      return {
+        from: from[index]!,
+        startC: p[place * 2]!,
+        perMinute: Math.exp(p[place * 2 + 1]!),
+        roomC: p[roomAt]!,
+      }
+    })
+  return {
+    curves: curvesOf(fitted),
+    draw: (chance) => {
+      const noise = fitted.map(() => chance.normal())
+      return curvesOf(
+        fitted.map(
+          (value, row) => value + root[row]!.reduce((sum, part, at) => sum + part * noise[at]!, 0),
+        ),
+      )
+    },
+  }
+}

@@ -1,0 +1,127 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
+import { mouldsOf } from '../mould/fillings'
+
+/*
+ * Whether a loaf turns translucent in the middle. Low confidence: the heat of saponification is known to a sixth, the
+ * rest is estimate, and makers' records decide (docs/science.md, gel).
+ */
+
+/** J per g of fat, and the range of the literature. */
+const saponification = { low: 190, usual: 220, high: 270 } as const
+/** J/gK of batter. */
+const batterHeat = 2.6
+/** m²/s of batter; hours in which most of the heat comes free. */
+const diffusivity = 1.1e-7
+const reactionHours = 1
+/** How many times longer the heat stays in. */
+const keeping = { leave: 1, force: 3, prevent: 0.4 } as const
+
+/** mm across the thinnest way out of the batter: an open loaf by default. */
+const usualThickness = 70
+function thicknessMm(document: FormulaDocument): number {
+  const sizes = mouldsOf(document.size).map(({ mould }) => {
+    if (mould.shape === 'box')
+      return Math.min(mould.lengthMm ?? 0, mould.widthMm ?? 0, (mould.depthMm ?? 0) * 1.4)
+    if (mould.shape === 'cylinder') return mould.diameterMm ?? 0
+    return Math.cbrt(mould.millilitres ?? 0) * 10
+  })
+  const known = sizes.filter((size) => size > 0)
+  return known.length ? Math.max(...known) : usualThickness
+}
+
+export interface GelForecast {
+  /** °C at which the mass turns translucent, ± 5. */
+  onsetC: number
+  /** °C of the middle at its warmest, from the low to the high value of the literature. */
+  peak: { low: number; usual: number; high: number }
+  /** Hours after the pour at which the middle is warmest. */
+  peakHours: number
+  verdict: 'gels' | 'may-ring' | 'stays'
+}
+
+/**
+ * The gel to expect of a batter.
+ * @param pouredC °C of the batter as poured
+ */
+export function gelForecast(
+  document: FormulaDocument,
+  result: FormulaResult,
+  pouredC: number,
+): GelForecast {
+  const ratio = Math.min(4, Math.max(1, result.water.ratio || 2))
+  const onsetC = 88 - 8 * ratio
+  const half = thicknessMm(document) / 2000
+  const lossHours =
+    ((4 * half ** 2) / (Math.PI ** 2 * diffusivity) / 3600) * keeping[document.method.gel]
+  const kept = lossHours / (lossHours + reactionHours)
+  const fatShare = result.batter > 0 ? result.oils / result.batter : 0
+  const peakBy = (joules: number) => pouredC + ((joules * fatShare) / batterHeat) * kept
+  const peak = {
+    low: peakBy(saponification.low),
+    usual: peakBy(saponification.usual),
+    high: peakBy(saponification.high),
+  }
+  const verdict = peak.usual > onsetC + 5 ? 'gels' : peak.usual < onsetC - 5 ? 'stays' : 'may-ring'
+  return { onsetC, peak, peakHours: reactionHours + lossHours / 2, verdict }
+}
+
+export interface AfterPour {
+  /** Hours after the pour at which to look under the cover; null when nothing wants looking at. */
+  peek: number | null
+  /** Hours after the pour at which the wrapping comes off or the mould out of the cold. */
+  unwrap: number | null
+  /** Hours between which to unmould and cut. */
+  unmould: { from: number; to: number }
+  /** What pulls at the window, the strongest first. */
+  because: string[]
+}
+
+const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
+
+/**
+ * When to look, unwrap and unmould. The window is a rule of the craft: a day for a plain formula at 2.2 : 1, sooner with
+ * little water, coconut or salt, later with much water, citric acid, or where gel is kept away.
+ * @param firm the trait "firm at cut", 0–100
+ */
+export function afterPour(
+  document: FormulaDocument,
+  result: FormulaResult,
+  forecast: GelForecast,
+  firm: number,
+): AfterPour {
+  const factors: [says: string, times: number][] = []
+  const add = (says: string, times: number) => {
+    if (Math.abs(times - 1) > 0.05) factors.push([says, times])
+  }
+  const { ratio } = result.water
+  add(ratio < 2.2 ? 'little water' : 'much water', clamp((ratio / 2.2) ** 1.6, 0.4, 2.2))
+  add(firm > 45 ? 'sets firm' : 'soft oils', clamp(1 + (45 - firm) / 60, 0.35, 1.9))
+  const share = (fits: (id: string) => boolean) =>
+    result.additives.reduce((sum, line) => sum + (fits(line.id) ? line.grams : 0), 0) /
+    (result.oils || 1)
+  if (share((id) => id.startsWith('citric')) > 0) add('citric acid', 2)
+  if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
+  if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
+  const { gel } = document.method
+  if (forecast.verdict === 'gels') add('gel', 0.7)
+  if (gel === 'prevent') add('kept cool', 1.5)
+  const hours = clamp(
+    factors.reduce((product, [, times]) => product * times, 24),
+    3,
+    72,
+  )
+  return {
+    peek: gel === 'prevent' ? null : gel === 'force' ? 1 : 2,
+    unwrap:
+      gel === 'force'
+        ? Math.round(Math.max(3, forecast.peakHours + 4))
+        : gel === 'prevent'
+          ? 12
+          : null,
+    unmould: { from: Math.round(hours * 0.75), to: Math.round(hours * 1.5) },
+    because: factors
+      .sort((a, b) => Math.abs(Math.log(b[1])) - Math.abs(Math.log(a[1])))
+      .map(([says]) => says),
+  }
+}

@@ -1,0 +1,212 @@
+import { describe, expect, it } from 'vitest'
+import { blankFormula } from '../formula/blank'
+import { computeFormula } from '../formula/compute'
+import { library } from '../materials/library'
+import { chance } from '../risk/chance'
+import { celsiusAt, fitCooling, perMinuteOf, usualPrior, type Curve } from './cooling'
+import {
+  heatPerMol,
+  openJugPeak,
+  peakWithoutLoss,
+  suspectsWeakLye,
+  type LyeJug,
+} from './dissolving'
+import { afterPour, gelForecast } from './gel'
+import { adviceFor, mayCombine, meetingOf, meetingRange, windowOf } from './meeting'
+
+const jug = (changes: Partial<LyeJug> = {}): LyeJug => ({
+  naoh: 100,
+  koh: 0,
+  readyNaoh: 0,
+  readyWater: 0,
+  water: 200,
+  ice: 0,
+  other: 0,
+  roomC: 20,
+  iceC: -18,
+  jugHeat: 0,
+  ...changes,
+})
+
+describe('the heat of dissolving', () => {
+  it('goes through the table and never turns between its points', () => {
+    expect(heatPerMol(3)).toBeCloseTo(28.89, 9)
+    expect(heatPerMol(10)).toBeCloseTo(42.51, 9)
+    for (let n = 2.2; n < 20; n += 0.1)
+      expect(heatPerMol(n + 0.1)).toBeGreaterThanOrEqual(heatPerMol(n) - 1e-12)
+  })
+
+  it('2 : 1 from 20 °C arrives near 104 °C, with half the water as ice near 62', () => {
+    expect(peakWithoutLoss(jug())).toBeGreaterThan(102)
+    expect(peakWithoutLoss(jug())).toBeLessThan(107)
+    const iced = peakWithoutLoss(jug({ water: 100, ice: 100 }))
+    expect(iced).toBeGreaterThan(59)
+    expect(iced).toBeLessThan(65)
+  })
+
+  it('is the enthalpy balance worked by hand: 100 g in 180.15 g of water, n = 4, from 25 °C', () => {
+    // 100/39.997 mol · 34.43 kJ = 86081 J over 280.15 g · (4.18 − 1.9 · 100/280.15) J/gK
+    const water = 4 * 18.015 * (100 / 39.997)
+    const capacity = (100 + water) * (4.18 - 1.9 * (100 / (100 + water)))
+    expect(peakWithoutLoss(jug({ water, roomC: 25 }))).toBeCloseTo(
+      25 + ((100 / 39.997) * 34430) / capacity,
+      9,
+    )
+  })
+
+  it('a 50 % solution diluted to 2 : 1 warms by about 30 K', () => {
+    const ready = jug({ naoh: 0, readyNaoh: 100, readyWater: 100, water: 100 })
+    expect(peakWithoutLoss(ready) - 20).toBeGreaterThan(25)
+    expect(peakWithoutLoss(ready) - 20).toBeLessThan(35)
+  })
+
+  it('expects an open jug 10 to 20 K below, and suspects weak lye well under that', () => {
+    const peak = peakWithoutLoss(jug())
+    const range = openJugPeak(jug())
+    expect(range.low).toBeCloseTo(peak - 20, 9)
+    expect(range.high).toBeCloseTo(peak - 10, 9)
+    expect(suspectsWeakLye(jug(), range.low)).toBe(false)
+    expect(suspectsWeakLye(jug(), range.low - 10)).toBe(true)
+    expect(peakWithoutLoss(jug({ naoh: 0 }))).toBe(20)
+  })
+})
+
+const curve = (startC: number, perMinute: number, roomC = 20): Curve => ({
+  from: 0,
+  startC,
+  perMinute,
+  roomC,
+})
+const window = windowOf(35, 35, null)
+
+describe('the two vessels', () => {
+  it('meet when the slower is in the window too: by hand', () => {
+    // 84 falls to 38 at ln(64/18)/0.03 = 42.28 min, the oils are at 36.5 by then
+    const at = meetingOf(curve(84, 0.03), curve(60, 0.0211), window, 0)!
+    expect(at).toBeCloseTo(Math.log(64 / 18) / 0.03, 6)
+    expect(mayCombine(window, celsiusAt(curve(84, 0.03), at), 36.4)).toBe(true)
+  })
+
+  it('do not meet when one is past the window first; then it is to be warmed', () => {
+    const lye = curve(90, 0.02)
+    const oils = curve(45, 0.015)
+    expect(meetingOf(lye, oils, window, 0)).toBeNull()
+    const advice = adviceFor([lye, oils], window, 0, { at: null, from: 0, to: 0, likely: 0 })!
+    expect(advice).toMatchObject({ vessel: 'oils', does: 'warm' })
+    // warmed so, they meet
+    expect(meetingOf(lye, curve(advice.toC, 0.015), window, 0)).not.toBeNull()
+  })
+
+  it('ice the lye where the oils would have to be far too hot', () => {
+    const advice = adviceFor([curve(90, 0.012), curve(45, 0.03)], window, 0, {
+      at: null,
+      from: 0,
+      to: 0,
+      likely: 0,
+    })
+    expect(advice).toMatchObject({ vessel: 'lye', does: 'ice' })
+    // 90 to 35 in water of 2 °C that takes heat eight times as fast
+    expect(advice!.minutes).toBeCloseTo(Math.log(88 / 33) / (0.012 * 8), 6)
+  })
+
+  it('wait for a difference inside two wide windows', () => {
+    const wide = { lye: { low: 20, high: 60 }, oils: { low: 20, high: 60 }, apart: 5 }
+    const at = meetingOf(curve(60, 0.05), curve(40, 0.005), wide, 0)!
+    expect(celsiusAt(curve(60, 0.05), at) - celsiusAt(curve(40, 0.005), at)).toBeCloseTo(5, 1)
+  })
+
+  it('a milk guard cuts the window off above', () => {
+    expect(windowOf(37, 37, 38).lye).toEqual({ low: 34, high: 38 })
+    expect(windowOf(45, 45, 38).oils).toEqual({ low: 35, high: 38 })
+  })
+
+  it('a fit of exact readings finds the curve, and one without readings has none', () => {
+    const truth = curve(85, 0.02, 20)
+    const readings = [0, 5, 10, 20, 40].map((minutes) => ({
+      minutes,
+      celsius: celsiusAt(truth, minutes),
+    }))
+    const fit = fitCooling(
+      [
+        { readings, perMinute: 0.015 },
+        { readings: [], perMinute: 0.015 },
+      ],
+      usualPrior(20),
+    )
+    expect(fit.curves[0]!.perMinute).toBeCloseTo(0.02, 3)
+    expect(fit.curves[0]!.roomC).toBeCloseTo(20, 0)
+    expect(fit.curves[1]).toBeNull()
+  })
+
+  it('the range holds the moment and narrows with readings', () => {
+    const truths = [curve(84, 0.02), curve(62, 0.015)] as const
+    const noise = chance(4)
+    const fitFor = (until: number) =>
+      fitCooling(
+        truths.map((truth) => ({
+          perMinute: 0.014,
+          readings: Array.from({ length: until * 2 + 1 }, (_, at) => ({
+            minutes: at / 2,
+            celsius: celsiusAt(truth, at / 2) + noise.normal() * 0.3,
+          })),
+        })),
+        usualPrior(20.5),
+      )
+    const truth = meetingOf(truths[0], truths[1], window, 0)!
+    const early = meetingRange(fitFor(5), window, 5, chance(1))
+    const late = meetingRange(fitFor(40), window, 40, chance(1))
+    expect(early.from).toBeLessThan(truth)
+    expect(early.to).toBeGreaterThan(truth)
+    expect(late.to - late.from).toBeLessThan((early.to - early.from) / 2)
+    expect(Math.abs(late.at! - truth)).toBeLessThan(2)
+  })
+
+  it('a small vessel cools faster than a large one', () => {
+    expect(perMinuteOf(470, 2100)).toBeCloseTo(0.0125, 3)
+    expect(perMinuteOf(4700, 21000)).toBeLessThan(perMinuteOf(470, 2100) / 2)
+  })
+})
+
+describe('gel and what comes after the pour', () => {
+  const of = (changes: object, method: object = {}) => {
+    const blank = blankFormula('Loaf')
+    const document = {
+      ...blank,
+      fats: [
+        { id: 'olive', share: 0.7, moment: 'pot' as const, inLye: true },
+        { id: 'coconut', share: 0.3, moment: 'pot' as const, inLye: true },
+      ],
+      ...changes,
+      method: { ...blank.method, ...method },
+    }
+    const result = computeFormula(document, library)
+    const forecast = gelForecast(document, result, 35)
+    return { forecast, after: afterPour(document, result, forecast, 45) }
+  }
+
+  it('onset falls with water: 80 at 1 : 1, 72 at 2 : 1, 64 at 3 : 1', () => {
+    for (const [value, onset] of [
+      [1, 80],
+      [2, 72],
+      [3, 64],
+    ] as const)
+      expect(of({ water: { held: 'ratio', value } }).forecast.onsetC).toBeCloseTo(onset, 9)
+  })
+
+  it('wrapped it gels, chilled it does not, left alone nobody can be sure', () => {
+    expect(of({}, { gel: 'force' }).forecast.verdict).toBe('gels')
+    expect(of({}, { gel: 'prevent' }).forecast.verdict).toBe('stays')
+    expect(of({}).forecast.verdict).toBe('may-ring')
+  })
+
+  it('the window goes with water, citric acid and salt', () => {
+    const plain = of({}).after.unmould
+    const dry = of({ water: { held: 'ratio', value: 1.5 } }).after.unmould
+    const citric = of({
+      additives: [{ id: 'citric-acid-anhydrous', rate: 0.015, of: 'oils', carrier: null }],
+    }).after
+    expect(dry.to).toBeLessThan(plain.to)
+    expect(citric.unmould.from).toBeGreaterThan(plain.from * 1.9)
+    expect(citric.because).toContain('citric acid')
+  })
+})

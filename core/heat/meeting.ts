@@ -1,0 +1,186 @@
+import type { Chance } from '../risk/chance'
+import { celsiusAt, iceBath, type CoolingFit, type Curve } from './cooling'
+
+/** When lye and oils may be combined: each in its own window, and no further apart than that. */
+export interface Window {
+  lye: { low: number; high: number }
+  oils: { low: number; high: number }
+  apart: number
+}
+
+/** K to either side of the temperature that the formula names, and how far apart the vessels may be. */
+export const windowHalf = 3
+export const usuallyApart = 5
+
+/**
+ * The window of a method. A milk's guard cuts it off above; vessels that are meant to differ may.
+ * @param guardC °C that neither may pass, or null
+ */
+export function windowOf(lyeC: number, oilsC: number, guardC: number | null): Window {
+  const around = (celsius: number) => {
+    const high = Math.min(celsius + windowHalf, guardC ?? Infinity)
+    return { low: Math.min(celsius, high) - windowHalf, high }
+  }
+  return {
+    lye: around(lyeC),
+    oils: around(oilsC),
+    apart: Math.max(usuallyApart, Math.abs(lyeC - oilsC) + 2),
+  }
+}
+
+export const isIn = ({ low, high }: { low: number; high: number }, celsius: number): boolean =>
+  celsius >= low && celsius <= high
+
+/** Whether two temperatures may meet. */
+export const mayCombine = (window: Window, lyeC: number, oilsC: number): boolean =>
+  isIn(window.lye, lyeC) && isIn(window.oils, oilsC) && Math.abs(lyeC - oilsC) <= window.apart
+
+/** The minutes at which a curve is between two temperatures, from `now` on; null when it never is. */
+function stay(curve: Curve, { low, high }: { low: number; high: number }, now: number) {
+  const reaches = (celsius: number) => {
+    const part = (celsius - curve.roomC) / (curve.startC - curve.roomC)
+    return part > 0 ? curve.from - Math.log(part) / curve.perMinute : Infinity
+  }
+  const here = celsiusAt(curve, now)
+  const falls = curve.startC > curve.roomC
+  const entry = falls ? high : low
+  const exit = falls ? low : high
+  const beyond = falls ? here < low : here > high
+  if (beyond) return null
+  const begins = (falls ? here <= high : here >= low) ? now : reaches(entry)
+  const staysFor = falls ? curve.roomC >= exit : curve.roomC <= exit
+  const ends = staysFor ? Infinity : reaches(exit)
+  return Number.isFinite(begins) ? { begins: Math.max(now, begins), ends } : null
+}
+
+/** The first minute at which two curves may be combined; null when there is none. */
+export function meetingOf(lye: Curve, oils: Curve, window: Window, now: number): number | null {
+  const a = stay(lye, window.lye, now)
+  const b = stay(oils, window.oils, now)
+  if (!a || !b) return null
+  const begins = Math.max(a.begins, b.begins)
+  const ends = Math.min(a.ends, b.ends, begins + 24 * 60)
+  if (begins > ends) return null
+  const apart = (minutes: number) =>
+    Math.abs(celsiusAt(lye, minutes) - celsiusAt(oils, minutes)) - window.apart
+  if (apart(begins) <= 0) return begins
+  const steps = 120
+  for (let step = 1; step <= steps; step++) {
+    const at = begins + ((ends - begins) * step) / steps
+    if (apart(at) > 0) continue
+    let [low, high] = [at - (ends - begins) / steps, at]
+    while (high - low > 0.01) {
+      const middle = (low + high) / 2
+      if (apart(middle) > 0) low = middle
+      else high = middle
+    }
+    return high
+  }
+  return null
+}
+
+export interface Meeting {
+  /** Minutes on the bench's clock: the middle and the 90 % range. Null when they will not meet. */
+  at: number | null
+  from: number
+  to: number
+  /** Share of the draws in which they meet at all. */
+  likely: number
+}
+
+const draws = 400
+const quantile = (sorted: number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!
+
+/** The moment at which lye and oils may be combined, with its 90 % range. The fit holds lye first, oils second. */
+export function meetingRange(
+  fit: CoolingFit,
+  window: Window,
+  now: number,
+  chance: Chance,
+): Meeting {
+  const moments: number[] = []
+  for (let count = 0; count < draws; count++) {
+    const [lye, oils] = fit.draw(chance)
+    const moment = lye && oils ? meetingOf(lye, oils, window, now) : null
+    if (moment !== null) moments.push(moment)
+  }
+  moments.sort((a, b) => a - b)
+  const likely = moments.length / draws
+  if (likely < 0.5) return { at: null, from: 0, to: 0, likely }
+  return {
+    at: quantile(moments, 0.5),
+    from: quantile(moments, 0.05),
+    to: quantile(moments, 0.95),
+    likely,
+  }
+}
+
+export interface Advice {
+  vessel: 'lye' | 'oils'
+  does: 'warm' | 'ice'
+  /** °C to warm it to. */
+  toC: number
+  /** Minutes in the ice bath. */
+  minutes: number
+  because: 'too-cold-by-then' | 'long-wait' | 'too-warm-room'
+}
+
+/** From this wait on an ice bath is offered, minutes. */
+export const longWait = 45
+
+/** Minutes in an ice bath until a curve is down at a temperature. */
+export function iceMinutes(curve: Curve, now: number, toC: number): number {
+  const here = celsiusAt(curve, now)
+  if (here <= toC || toC <= iceBath.roomC) return 0
+  return (
+    Math.log((here - iceBath.roomC) / (toC - iceBath.roomC)) / (curve.perMinute * iceBath.times)
+  )
+}
+
+const middle = ({ low, high }: { low: number; high: number }) => (low + high) / 2
+
+/**
+ * What to do when the two will not meet, or not for long: warm the one that will be too cold by then, or stand the warmer
+ * one in ice. Null when waiting is all that is needed.
+ */
+export function adviceFor(
+  [lye, oils]: (Curve | null)[],
+  window: Window,
+  now: number,
+  meeting: Meeting,
+): Advice | null {
+  if (!lye || !oils) return null
+  const both = [
+    { vessel: 'lye' as const, curve: lye, own: window.lye, stay: stay(lye, window.lye, now) },
+    { vessel: 'oils' as const, curve: oils, own: window.oils, stay: stay(oils, window.oils, now) },
+  ]
+  const ice = (
+    { vessel, curve, own }: (typeof both)[number],
+    because: Advice['because'],
+  ): Advice => ({
+    vessel,
+    does: 'ice',
+    toC: middle(own),
+    minutes: iceMinutes(curve, now, middle(own)),
+    because,
+  })
+  if (meeting.at !== null) {
+    const later = both.reduce((a, b) => ((a.stay?.begins ?? 0) >= (b.stay?.begins ?? 0) ? a : b))
+    return meeting.at - now > longWait ? ice(later, 'long-wait') : null
+  }
+  const warm = (one: (typeof both)[number], other: (typeof both)[number]): Advice => {
+    const then = Math.max(now, other.stay?.begins ?? now)
+    const { roomC, perMinute } = one.curve
+    const toC = roomC + (middle(one.own) - roomC) * Math.exp(perMinute * (then - now))
+    return toC > one.own.high + 40 || !Number.isFinite(toC)
+      ? ice(other, 'too-cold-by-then')
+      : { vessel: one.vessel, does: 'warm', toC, minutes: then - now, because: 'too-cold-by-then' }
+  }
+  const [a, b] = both as [(typeof both)[number], (typeof both)[number]]
+  const cold = (one: (typeof both)[number], other: (typeof both)[number]) =>
+    !one.stay ? celsiusAt(one.curve, now) < one.own.low : one.stay.ends < (other.stay?.begins ?? 0)
+  if (cold(b, a)) return warm(b, a)
+  if (cold(a, b)) return warm(a, b)
+  return ice(!a.stay ? a : b, 'too-warm-room')
+}

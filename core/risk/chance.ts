@@ -1,0 +1,36 @@
+import { xoroshiro128plus } from 'pure-rand'
+
+/** A source of chance: the same seed gives the same numbers. */
+export interface Chance {
+  /** Evenly between 0 and 1. */
+  uniform(): number
+  /** Mean 0, standard deviation 1. */
+  normal(): number
+}
+
+/** Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed. */
+export function chance(seed: number): Chance {
+  const generator = xoroshiro128plus(seed)
+  const uniform = () => (generator.unsafeNext() >>> 0) / 4294967296
+  let spare = 0
+  let has = false
+  function normal(): number {
+    if (has) {
+      has = false
+      return spare
+    }
+    let a: number
+    let b: number
+    let square: number
+    do {
+      a = uniform() * 2 - 1
+      b = uniform() * 2 - 1
+      square = a * a + b * b
+    } while (square >= 1 || square === 0)
+    const factor = Math.sqrt((-2 * Math.log(square)) / square)
+    spare = b * factor
+    has = true
+    return a * factor
+  }
+  return { uniform, normal }
+}
