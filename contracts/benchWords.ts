@@ -1,0 +1,17 @@
+/* The words of the bench that are lists of choices. */
+
+/** Vessels whose temperature is watched. */
+export const vesselKinds = ['lye', 'oils'] as const
+export type VesselKind = (typeof vesselKinds)[number]
+
+/** How a vessel stands: in the room's air, in ice water, or being warmed. */
+export const treatments = ['air', 'ice', 'heat'] as const
+export type Treatment = (typeof treatments)[number]
+
+/** What a batter goes through, as keys 1 to 6. */
+export const batterStages = ['cloudy', 'emulsion', 'light', 'medium', 'thick', 'too-far'] as const
+export type BatterStage = (typeof batterStages)[number]
+
+/** What was done about a batter that ran away. */
+export const rescues = ['waited', 'simpler-pour', 'dough'] as const
+export type Rescue = (typeof rescues)[number]

@@ -1,0 +1,133 @@
+import { z } from 'zod'
+import { idSchema } from './batch'
+import { batterStages, rescues, treatments, vesselKinds } from './benchWords'
+
+/*
+ * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
+ * only ever added. Grams, °C, instants in UTC by the bench's clock.
+ */
+
+const stepId = z
+  .string()
+  .min(1)
+  .max(160)
+  .regex(/^[a-z0-9:@.-]+$/, { error: 'This is not the id of a step.' })
+const grams = z.number().min(-100_000).max(1_000_000)
+const celsius = z.number().min(-40).max(150)
+const says = z.string().trim().min(1)
+
+/** How this batch is to be made: the day's room, scale and ways, and what the maker changed in the plan. */
+export const setupSchema = z.strictObject({
+  roomC: z.number().min(-10).max(45).default(20),
+  /** The most that the scale weighs, g, its vessel included. */
+  scaleMax: z.number().min(50).max(500_000).default(5000),
+  /** °C that milk and other sugary liquids stay under. */
+  guardC: z.number().min(20).max(60).default(38),
+  /** Whether a thermometer is at hand; without one both vessels are judged by hand. */
+  thermometer: z.boolean().default(true),
+  /** Hard fats melted by the hot lye instead of by the stove. */
+  meltBy: z.enum(['stove', 'lye']).default('stove'),
+  /** The one exception to lye into oils, for lye made on frozen milk. */
+  oilsOntoLye: z.boolean().default(false),
+  /** Pots divided before the lye goes in, or as batter at emulsion. */
+  divide: z.enum(['upfront', 'batter']).nullable().default(null),
+  /** The order the maker put the steps in; those not named keep their usual place. */
+  order: z.array(stepId).max(300).default([]),
+  leftOut: z.array(stepId).max(100).default([]),
+  own: z
+    .array(
+      z.strictObject({
+        id: stepId,
+        /** The step it comes after; null for the very beginning. */
+        after: stepId.nullable(),
+        says: says.max(120),
+        minutes: z.number().min(0).max(600).default(1),
+      }),
+    )
+    .max(40)
+    .default([]),
+})
+export type RunSetup = z.infer<typeof setupSchema>
+
+const base = { id: idSchema, at: z.iso.datetime({ error: 'This must be an instant, UTC.' }) }
+const pot = z.number().int().min(0).max(11)
+
+export const runEventSchema = z.discriminatedUnion('kind', [
+  /** One point of the safety check, confirmed. */
+  z.strictObject({ ...base, kind: z.literal('confirmed'), point: stepId }),
+  /** One scoop in the vessel; negative when some was taken out. */
+  z.strictObject({ ...base, kind: z.literal('scooped'), step: stepId, grams, typed: z.boolean() }),
+  /** Weights still to be taken that follow from an over-pour, and what was chosen. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('chose'),
+    step: stepId,
+    choice: z.enum(['accept', 'scale', 'match']),
+    targets: z.record(stepId, grams.min(0)),
+  }),
+  z.strictObject({ ...base, kind: z.literal('done'), step: stepId }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('read'),
+    vessel: z.enum(vesselKinds),
+    celsius,
+    typed: z.boolean(),
+  }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('treated'),
+    vessel: z.enum(vesselKinds),
+    how: z.enum(treatments),
+  }),
+  z.strictObject({ ...base, kind: z.literal('marked'), pot, stage: z.enum(batterStages) }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('blended'),
+    pot,
+    seconds: z.number().min(0).max(36_000),
+  }),
+  /** Warm water stirred into a batter that ran away. */
+  z.strictObject({ ...base, kind: z.literal('watered'), pot, grams: grams.min(0) }),
+  z.strictObject({ ...base, kind: z.literal('rescued'), pot, how: z.enum(rescues) }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('noted'),
+    says: says.max(1000),
+    photo: z.string().max(80).optional(),
+  }),
+  /** This device leads from here on. */
+  z.strictObject({ ...base, kind: z.literal('drove'), name: says.max(60) }),
+  z.strictObject({ ...base, kind: z.literal('finished'), pouredDay: z.iso.date() }),
+  z.strictObject({ ...base, kind: z.literal('undone'), event: idSchema }),
+])
+export type RunEvent = z.infer<typeof runEventSchema>
+
+/** What a device sends: its own name for itself, and what happened there, in order. */
+export const runEventsSchema = z.strictObject({
+  device: idSchema,
+  events: z.array(runEventSchema).min(1).max(500),
+})
+
+export const startRunSchema = z.strictObject({
+  id: idSchema,
+  device: idSchema,
+  setup: setupSchema,
+  /** Written up from paper: everything is entered afterwards. */
+  paper: z.boolean().default(false),
+  at: base.at,
+})
+
+/** An event as the server keeps it. */
+export type ToldEvent = RunEvent & { seq: number; device: string }
+
+/** A run as the routes send it. */
+export interface Run {
+  id: string
+  batchId: string
+  setup: RunSetup
+  paper: boolean
+  startedAt: string
+  /** The device that leads. */
+  driver: string
+  events: ToldEvent[]
+}

@@ -1,0 +1,222 @@
+import type { BatterStage, Rescue, Treatment, VesselKind } from '#contracts/benchWords'
+import type { RunEvent } from '#contracts/run'
+import type { HeatReading } from '../heat/cooling'
+import type { PlanContext } from './context'
+import { asWeighed, reallyThere, type AsWeighed } from './asWeighed'
+import type { Plan } from './plan'
+import type { Step } from './step'
+import { gateOf } from './gate'
+
+/** What happened at one step. Minutes count from the start of the run. */
+export interface StepState {
+  scoops: { id: string; grams: number; typed: boolean }[]
+  grams: number
+  doneAt: number | null
+  doneBy: string | null
+}
+
+export interface Mark {
+  id: string
+  pot: number
+  stage: BatterStage
+  minutes: number
+}
+
+/** Where a run stands, worked out from its plan and its events. */
+export interface RunState {
+  confirmed: Set<string>
+  steps: Map<string, StepState>
+  /** g wanted where an over-pour changed it. */
+  targets: Record<string, number>
+  choices: { step: string; choice: 'accept' | 'scale' | 'match'; minutes: number }[]
+  readings: Record<VesselKind, (HeatReading & { typed: boolean })[]>
+  /** How each vessel stands, since when. */
+  treated: Record<VesselKind, { how: Treatment; minutes: number }>
+  marks: Mark[]
+  blended: Record<number, number>
+  watered: Record<number, number>
+  rescued: { pot: number; how: Rescue; minutes: number }[]
+  notes: { id: string; says: string; minutes: number; photo?: string }[]
+  finished: { minutes: number; day: string } | null
+  /** Ids of done steps in the order in which they were done. */
+  order: string[]
+  /** The last event that can be taken back, and what it was. */
+  last: RunEvent | null
+}
+
+const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: null })
+
+/** Events that hold: each once, those taken back left out. */
+export function standingRunEvents<Event extends RunEvent>(events: readonly Event[]): Event[] {
+  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
+  const seen = new Set<string>()
+  return events.filter((event) => {
+    if (event.kind === 'undone' || undone.has(event.id) || seen.has(event.id)) return false
+    seen.add(event.id)
+    return true
+  })
+}
+
+/**
+ * The state of a run. Total and repeatable: an event twice counts once; what concerns a step that is done already, or that
+ * the plan does not have, changes nothing; after the end nothing does.
+ * @param startedAt instant from which minutes count
+ */
+export function runOf(
+  plan: Pick<Plan, 'steps'>,
+  startedAt: string,
+  events: readonly RunEvent[],
+): RunState {
+  const zero = Date.parse(startedAt)
+  const minutesOf = (event: RunEvent) => (Date.parse(event.at) - zero) / 60_000
+  const known = new Map(plan.steps.map((step) => [step.id, step]))
+  const state: RunState = {
+    confirmed: new Set(),
+    steps: new Map(),
+    targets: {},
+    choices: [],
+    readings: { lye: [], oils: [] },
+    treated: { lye: { how: 'air', minutes: 0 }, oils: { how: 'air', minutes: 0 } },
+    marks: [],
+    blended: {},
+    watered: {},
+    rescued: [],
+    notes: [],
+    finished: null,
+    order: [],
+    last: null,
+  }
+  const at = (id: string) => {
+    if (!state.steps.has(id)) state.steps.set(id, blank())
+    return state.steps.get(id)!
+  }
+  const open = (id: string) => known.has(id) && at(id).doneAt === null
+  for (const event of standingRunEvents(events)) {
+    if (state.finished && event.kind !== 'noted') continue
+    const minutes = minutesOf(event)
+    switch (event.kind) {
+      case 'confirmed':
+        state.confirmed.add(event.point)
+        break
+      case 'scooped': {
+        if (!open(event.step)) continue
+        const step = at(event.step)
+        step.scoops.push({ id: event.id, grams: event.grams, typed: event.typed })
+        step.grams = step.scoops.reduce((sum, scoop) => sum + scoop.grams, 0)
+        break
+      }
+      case 'chose':
+        state.choices.push({ step: event.step, choice: event.choice, minutes })
+        for (const [id, grams] of Object.entries(event.targets)) {
+          if (!known.has(id)) continue
+          state.targets[id] = grams
+          const step = at(id)
+          const tolerance = known.get(id)!.weigh?.tolerance ?? 0
+          if (step.doneAt !== null && grams > step.grams + tolerance) {
+            step.doneAt = null
+            state.order = state.order.filter((done) => done !== id)
+          }
+        }
+        break
+      case 'done':
+        if (!open(event.step)) continue
+        at(event.step).doneAt = minutes
+        at(event.step).doneBy = event.id
+        state.order.push(event.step)
+        break
+      case 'read':
+        state.readings[event.vessel].push({ minutes, celsius: event.celsius, typed: event.typed })
+        break
+      case 'treated':
+        state.treated[event.vessel] = { how: event.how, minutes }
+        break
+      case 'marked':
+        state.marks.push({ id: event.id, pot: event.pot, stage: event.stage, minutes })
+        break
+      case 'blended':
+        state.blended[event.pot] = (state.blended[event.pot] ?? 0) + event.seconds
+        break
+      case 'watered':
+        state.watered[event.pot] = (state.watered[event.pot] ?? 0) + event.grams
+        break
+      case 'rescued':
+        state.rescued.push({ pot: event.pot, how: event.how, minutes })
+        break
+      case 'noted':
+        state.notes.push({ id: event.id, says: event.says, minutes, photo: event.photo })
+        break
+      case 'finished':
+        state.finished = { minutes, day: event.pouredDay }
+        break
+      case 'drove':
+      case 'undone':
+        break
+    }
+    if (event.kind !== 'drove' && event.kind !== 'read') state.last = event
+  }
+  return state
+}
+
+export const isDone = (state: RunState, id: string): boolean => state.steps.get(id)?.doneAt != null
+
+/** The first step that is not done; null when all are. */
+export const nextStep = (plan: Plan, state: RunState): Step | null =>
+  plan.steps.find(({ id }) => !isDone(state, id)) ?? null
+
+/** What a step still waits for. */
+export const waitsFor = (plan: Plan, state: RunState, step: Step): Step[] =>
+  plan.steps.filter(({ id }) => step.after.includes(id) && !isDone(state, id))
+
+/** g that were weighed; what is not weighed yet as it is wanted. */
+export function weightsOf(plan: Plan, state: RunState): (step: Step) => number {
+  return (step) => {
+    const told = state.steps.get(step.id)
+    return told?.doneAt != null || step.weigh?.kind === 'share'
+      ? (told?.grams ?? 0)
+      : targetOf(plan, state, step)
+  }
+}
+
+/** g wanted of a step: as planned, as an over-pour changed it, or its share of what is really there. */
+export function targetOf(plan: Plan, state: RunState, step: Step): number {
+  const { weigh } = step
+  if (!weigh) return 0
+  if (weigh.kind === 'share') {
+    const there = reallyThere(plan, weigh.id, weightsOf(plan, state))
+    const grams = Math.floor((there * weigh.share) / plan.scale + 1e-9) * plan.scale
+    return Number(grams.toFixed(6))
+  }
+  return state.targets[step.id] ?? weigh.grams
+}
+
+/** g of warm water that was stirred in, in all pots. */
+export const wateredIn = (state: RunState): number =>
+  Object.values(state.watered).reduce((sum, grams) => sum + grams, 0)
+
+/**
+ * The batch as weighed so far, the rest as wanted.
+ * @param trial a step that is under way, and what it would be if it stopped here
+ */
+export function weighedSoFar(
+  ctx: PlanContext,
+  plan: Plan,
+  state: RunState,
+  trial?: { step: string; grams: number },
+): AsWeighed {
+  const weights = weightsOf(plan, state)
+  return asWeighed(
+    ctx,
+    plan,
+    (step) => (trial && step.id === trial.step ? trial.grams : weights(step)),
+    wateredIn(state),
+  )
+}
+
+/** Whether every point of the safety check is confirmed. */
+export const gatePassed = (ctx: PlanContext, state: RunState): boolean =>
+  gateOf(ctx.document).every(({ id }) => state.confirmed.has(id))
+
+/** Lye is about: from the first of it that is weighed until everything is rinsed. */
+export const lyeIsAbout = (plan: Plan, state: RunState): boolean =>
+  !isDone(state, 'rinse') &&
+  plan.steps.some(({ id, lye }) => lye && (state.steps.get(id)?.scoops.length || isDone(state, id)))

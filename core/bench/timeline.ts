@@ -1,0 +1,83 @@
+import { jugCapacity, openJugPeak } from '../heat/dissolving'
+import { perMinuteOf, type Curve } from '../heat/cooling'
+import { meetingOf, windowOf } from '../heat/meeting'
+import { lyeDensity } from '../formula/volume'
+import type { PlanContext } from './context'
+import { lyeJugOf } from './jug'
+import type { Step } from './step'
+
+export interface TimedStep {
+  id: string
+  /** Minutes from the start. */
+  from: number
+  to: number
+  /** Minutes of waiting before it can begin. */
+  waits: number
+}
+
+/** °C of fats that are just clear. */
+const meltedC = 60
+/** J/gK of fats. */
+const fatHeat = 2
+
+/**
+ * When each step comes, if the work goes as usual: in the order of the plan, one pair of hands, the vessels cooling by
+ * themselves. The moment of meeting is the model's and moves with the first readings.
+ */
+export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
+  const { document, onScale, setup } = ctx
+  const { result } = onScale
+  const jug = lyeJugOf(ctx)
+  const grams =
+    jug.naoh + jug.koh + jug.readyNaoh + jug.readyWater + jug.water + jug.ice + jug.other
+  const peak = openJugPeak(jug)
+  const lye: Curve = {
+    from: 0,
+    startC: (peak.low + peak.high) / 2,
+    perMinute: perMinuteOf(grams / lyeDensity(result.water.strength), jugCapacity(jug)),
+    roomC: setup.roomC,
+  }
+  const melts = steps.some(({ kind }) => kind === 'melt')
+  const oils: Curve = {
+    from: 0,
+    startC: melts ? meltedC : setup.roomC,
+    perMinute: perMinuteOf(result.oils / 0.91, result.oils * fatHeat),
+    roomC: setup.roomC,
+  }
+  const until = (curve: Curve, since: number, most: number, now: number) => {
+    const part = (most - curve.roomC) / (curve.startC - curve.roomC)
+    return part <= 0 || part >= 1 ? 0 : Math.max(0, since - Math.log(part) / curve.perMinute - now)
+  }
+  let now = 0
+  let lyeSince = 0
+  let oilsSince = 0
+  return steps.map((step) => {
+    let waits = 0
+    if (step.kind === 'cool' && step.watch)
+      waits = until(
+        step.watch.vessel === 'lye' ? lye : oils,
+        step.watch.vessel === 'lye' ? lyeSince : oilsSince,
+        step.watch.most,
+        now,
+      )
+    if (step.kind === 'meet' && setup.meltBy === 'stove') {
+      const window = windowOf(
+        document.method.lyeC,
+        document.method.oilsC,
+        ctx.scorches ? setup.guardC : null,
+      )
+      const moment = meetingOf(
+        { ...lye, from: lyeSince },
+        { ...oils, from: oilsSince },
+        window,
+        now,
+      )
+      waits = moment === null ? until(lye, lyeSince, window.lye.high, now) : moment - now
+    }
+    const from = now
+    now += waits + step.minutes
+    if (step.kind === 'dissolve') lyeSince = now
+    if (step.kind === 'melt') oilsSince = now
+    return { id: step.id, from, to: now, waits }
+  })
+}

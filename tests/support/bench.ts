@@ -1,0 +1,30 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { RunSetup } from '#contracts/run'
+import { contextOf, planFor } from '#core/bench/plan'
+import { freeze } from '#core/formula/freeze'
+import { library } from '#core/materials/library'
+import { speaker } from '#core/units/say'
+
+/** An ordinary day at the bench. */
+export const usualSetup: RunSetup = {
+  roomC: 20,
+  scaleMax: 5000,
+  guardC: 38,
+  thermometer: true,
+  meltBy: 'stove',
+  oilsOntoLye: false,
+  divide: null,
+  order: [],
+  leftOut: [],
+  own: [],
+}
+/** The plan of a formula, and what it was made from. */
+export const plannedFrom = (
+  document: FormulaDocument,
+  setup: Partial<RunSetup> = {},
+  scale = 0.1,
+) => {
+  const frozen = freeze(document, library)
+  const ctx = contextOf(frozen, { ...usualSetup, ...setup }, scale, speaker({ scale }))
+  return { ctx, plan: planFor(ctx) }
+}
