@@ -26,9 +26,37 @@ export const newBatchSchema = z.strictObject({
 })
 export type NewBatch = z.infer<typeof newBatchSchema>
 
+/** What a batch is by the weights that went in. Fractions and grams. */
+const madeSchema = z.strictObject({
+  superfat: z.number(),
+  ratio: z.number(),
+  strength: z.number(),
+  oils: z.number(),
+  pure: z.number(),
+  water: z.number(),
+  scent: z.number(),
+  batter: z.number(),
+})
+export type Made = z.infer<typeof madeSchema>
+
+/** Something to do about a poured batch, and between which instants. */
+const checkSchema = z.strictObject({
+  kind: z.enum(['peek', 'unwrap', 'unmould']),
+  from: z.iso.datetime(),
+  to: z.iso.datetime(),
+})
+export type Check = z.infer<typeof checkSchema>
+
 /** What happened to a batch. Nothing is overwritten: a mistake is taken back by an event of its own. */
 export const batchEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({ id: idSchema, kind: z.literal('poured'), day: daySchema }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('poured'),
+    day: daySchema,
+    /** The batch as weighed at the bench, and when to look after it; not there when it was poured without the bench. */
+    made: madeSchema.optional(),
+    checks: z.array(checkSchema).max(10).optional(),
+  }),
   z.strictObject({ id: idSchema, kind: z.literal('cut'), day: daySchema, bars }),
   z.strictObject({
     id: idSchema,

@@ -125,6 +125,8 @@ export interface Run {
   id: string
   batchId: string
   setup: RunSetup
+  /** Resolution of the scale, g. */
+  scale: number
   paper: boolean
   startedAt: string
   /** The device that leads. */

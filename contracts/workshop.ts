@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
+import { setupSchema } from './run'
 import { traits, uses } from './words'
 
 /** What holds for the whole workshop. */
@@ -46,6 +47,22 @@ export const workshopSchema = z.strictObject({
   lyeRisk: z.number().min(0.00001).max(0.5).default(0.001),
   /** Fatty matter at pour that the workshop's standard asks for at least; null where none does. */
   leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
+  /** How a run usually begins: room, scale, thermometer, milk guard. */
+  bench: setupSchema
+    .pick({ roomC: true, scaleMax: true, guardC: true, thermometer: true })
+    .partial()
+    .default({}),
+  /** Jugs and cups the bench knows: what they hold and what they weigh empty. */
+  vessels: z
+    .array(
+      z.strictObject({
+        name: z.string().trim().min(1).max(60),
+        millilitres: z.number().min(1).max(200_000),
+        grams: z.number().min(0).max(50_000),
+      }),
+    )
+    .max(60)
+    .default([]),
 })
 export type Workshop = z.infer<typeof workshopSchema>
 

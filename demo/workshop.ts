@@ -26,4 +26,12 @@ export const demoWorkshop: Workshop = {
   },
   lyeRisk: 0.001,
   leastFattyMatter: null,
+  bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
+  vessels: [
+    { name: 'Blue lye cup', millilitres: 700, grams: 38 },
+    { name: 'Big steel jug', millilitres: 3000, grams: 642 },
+    { name: 'White PP jug', millilitres: 2000, grams: 171 },
+    { name: 'Ten-litre pan', millilitres: 10_000, grams: 1880 },
+    { name: 'Scent beaker', millilitres: 250, grams: 96 },
+  ],
 }

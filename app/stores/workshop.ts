@@ -16,6 +16,8 @@ export const useWorkshop = defineStore('workshop', () => {
     currency: 'EUR',
     lyeRisk: 0.001,
     leastFattyMatter: null,
+    bench: {},
+    vessels: [],
   })
   const today = ref('')
   const ready = ref(false)

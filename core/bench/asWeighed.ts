@@ -1,3 +1,4 @@
+import type { Made } from '#contracts/batch'
 import { superfatAsWeighed, type Weighed } from '../chemistry/superfat'
 import { waysFrom } from '../water/ways'
 import type { PlanContext } from './context'
@@ -5,19 +6,7 @@ import { lyeByPot } from './pots'
 import type { Plan } from './plan'
 import type { Step } from './step'
 
-/** What a batch is by the weights that went in. Fractions and grams. */
-export interface AsWeighed {
-  superfat: number
-  /** Water to pure alkali. */
-  ratio: number
-  strength: number
-  oils: number
-  pure: number
-  water: number
-  /** Share of the oils. */
-  scent: number
-  batter: number
-}
+export type AsWeighed = Made
 
 export interface PotAsWeighed extends AsWeighed {
   name: string

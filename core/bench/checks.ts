@@ -1,16 +1,10 @@
+import type { Check } from '#contracts/batch'
 import { traitsOf } from '../character/traits'
 import { afterPour, gelForecast, type AfterPour, type GelForecast } from '../heat/gel'
 import { celsiusAtCombine } from './batter'
 import type { PlanContext } from './context'
 import { mixingC } from './workingTime'
 import type { RunState } from './run'
-
-/** What is to be done about a poured batch, when: instants. */
-export interface Check {
-  kind: 'peek' | 'unwrap' | 'unmould'
-  from: string
-  to: string
-}
 
 export interface AfterPlan {
   forecast: GelForecast

@@ -27,6 +27,8 @@ interface Context<Body> {
   /** The `:id` of the route; empty where there is none. */
   id: string
   body: Body
+  /** What was sent, as text: for routes that take no JSON object. Empty where a schema parsed it. */
+  text: string
 }
 
 async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
@@ -57,7 +59,9 @@ export function route<Body = undefined>(
     try {
       const db = await database()
       const body = await parsedBody(event, schema)
-      return await act({ db, now: instant().toISOString(), id: parsedId(event, ids), body })
+      const bare = !schema && event.method === 'POST'
+      const text = bare ? ((await readRawBody(event)) ?? '') : ''
+      return await act({ db, now: instant().toISOString(), id: parsedId(event, ids), body, text })
     } catch (error) {
       if (error instanceof Refusal) {
         setResponseStatus(event, error.status)

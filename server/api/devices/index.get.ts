@@ -1,0 +1,3 @@
+import { devicesHeard } from '../../devices/hub'
+
+export default route(null, () => devicesHeard(Date.now()))

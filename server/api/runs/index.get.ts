@@ -1,0 +1,3 @@
+import { openRuns } from '../../db/runs'
+
+export default route(null, ({ db }) => openRuns(db))

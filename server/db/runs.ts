@@ -1,0 +1,127 @@
+import type { Run, RunEvent, RunSetup, ToldEvent } from '#contracts/run'
+import type { Db } from './connection'
+
+interface Row {
+  id: string
+  batch_id: string
+  setup: string
+  scale: number
+  paper: number
+  started_by: string
+  started_at: string
+}
+interface EventRow {
+  seq: number
+  device: string
+  payload: string
+}
+
+const told = ({ seq, device, payload }: EventRow): ToldEvent => ({
+  ...(JSON.parse(payload) as RunEvent),
+  seq,
+  device,
+})
+
+/** Events of a run after a number, in the order in which they were taken. */
+export const eventsAfter = (db: Db, runId: string, seq = 0): ToldEvent[] =>
+  db
+    .prepare<[string, number], EventRow>(
+      'SELECT seq, device, payload FROM run_events WHERE run_id = ? AND seq > ? ORDER BY seq',
+    )
+    .all(runId, seq)
+    .map(told)
+
+function runOf(db: Db, row: Row | undefined): Run | null {
+  if (!row) return null
+  const events = eventsAfter(db, row.id)
+  return {
+    id: row.id,
+    batchId: row.batch_id,
+    setup: JSON.parse(row.setup) as RunSetup,
+    scale: row.scale,
+    paper: row.paper === 1,
+    startedAt: row.started_at,
+    driver: events.findLast(({ kind }) => kind === 'drove')?.device ?? row.started_by,
+    events,
+  }
+}
+
+export const getRun = (db: Db, id: string): Run | null =>
+  runOf(db, db.prepare<[string], Row>('SELECT * FROM runs WHERE id = ?').get(id))
+
+export const runOfBatch = (db: Db, batchId: string): Run | null =>
+  runOf(db, db.prepare<[string], Row>('SELECT * FROM runs WHERE batch_id = ?').get(batchId))
+
+/** Batches whose run has begun and has not ended. */
+export const openRuns = (db: Db): { batchId: string; startedAt: string }[] =>
+  db
+    .prepare<[], { batchId: string; startedAt: string }>(
+      `SELECT batch_id AS batchId, started_at AS startedAt FROM runs WHERE NOT EXISTS (
+         SELECT 1 FROM run_events WHERE run_id = runs.id AND kind = 'finished')
+       ORDER BY started_at DESC`,
+    )
+    .all()
+
+/** Begins the run of a batch. A batch has one run: beginning it again gives the one that is there. */
+export function startRun(db: Db, run: Omit<Run, 'driver' | 'events'> & { device: string }): Run {
+  db.prepare(
+    `INSERT INTO runs (id, batch_id, setup, scale, paper, started_by, started_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT DO NOTHING`,
+  ).run(
+    run.id,
+    run.batchId,
+    JSON.stringify(run.setup),
+    run.scale,
+    run.paper ? 1 : 0,
+    run.device,
+    run.startedAt,
+  )
+  return runOfBatch(db, run.batchId)!
+}
+
+export type Taken =
+  | { kind: 'taken'; events: ToldEvent[] }
+  /** Another device leads: nothing of it was taken. */
+  | { kind: 'not-leading'; driver: string }
+
+/**
+ * Takes what a device sends, in order and once. Only the device that leads may add to the run; another one leads from its
+ * `drove` on. All or nothing.
+ */
+export function addRunEvents(
+  db: Db,
+  runId: string,
+  device: string,
+  events: RunEvent[],
+  now: string,
+  /** What else changes with them, in the same transaction. */
+  also: (fresh: RunEvent[]) => void = () => undefined,
+): Taken {
+  return db
+    .transaction((): Taken => {
+      const run = getRun(db, runId)!
+      const known = new Set(run.events.map(({ id }) => id))
+      const fresh = events.filter(({ id }) => !known.has(id))
+      const leads = run.driver === device || fresh[0]?.kind === 'drove'
+      if (fresh.length && !leads) return { kind: 'not-leading', driver: run.driver }
+      const insert = db.prepare(
+        `INSERT INTO run_events (id, run_id, device, kind, payload, at, kept_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+         ON CONFLICT (id) DO NOTHING`,
+      )
+      for (const event of fresh)
+        insert.run(event.id, runId, device, event.kind, JSON.stringify(event), event.at, now)
+      also(fresh)
+      return { kind: 'taken', events: eventsAfter(db, runId, run.events.at(-1)?.seq ?? 0) }
+    })
+    .immediate()
+}
+
+export function keepPhoto(db: Db, id: string, runId: string, bytes: Buffer, now: string): void {
+  db.prepare(
+    'INSERT INTO run_photos (id, run_id, bytes, kept_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING',
+  ).run(id, runId, bytes, now)
+}
+
+export const getPhoto = (db: Db, id: string): Buffer | null =>
+  db.prepare<[string], { bytes: Buffer }>('SELECT bytes FROM run_photos WHERE id = ?').get(id)
+    ?.bytes ?? null
