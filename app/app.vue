@@ -2,6 +2,9 @@
 const workshop = useWorkshop()
 const palette = usePalette()
 const keyHelp = useKeyHelp()
+const route = useRoute()
+/** The bench has a frame of its own. */
+const bare = computed(() => route.meta.bare === true)
 const materials = useMaterials()
 const problem = computed(() => workshop.problem || materials.problem)
 function load() {
@@ -14,7 +17,7 @@ onMounted(load)
 <template>
   <div class="flex min-h-screen flex-col">
     <NuxtRouteAnnouncer />
-    <StationBar class="no-print" />
+    <StationBar v-if="!bare" class="no-print" />
     <p
       v-if="problem"
       role="alert"
@@ -23,9 +26,14 @@ onMounted(load)
       {{ problem }}
       <button type="button" class="link ml-2" @click="load">Try again</button>
     </p>
-    <main id="main" tabindex="-1" class="flex-1 outline-none">
+    <component
+      :is="bare ? 'div' : 'main'"
+      :id="bare ? undefined : 'main'"
+      tabindex="-1"
+      class="flex-1 outline-none"
+    >
       <NuxtPage v-if="workshop.ready && materials.loaded" />
-    </main>
+    </component>
     <FindOrDo v-if="palette" />
     <LazyKeyHelp v-if="keyHelp" />
     <LazyWorkshopDialog v-if="workshop.dialogOpen" />

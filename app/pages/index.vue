@@ -36,7 +36,7 @@ function jobOf(one: Due): Job {
       due: one,
       batch,
       says: `Pour ${batch.name}`,
-      because: `${name} is planned: print its sheet, weigh, pour`,
+      because: `${name} is planned: its plan and vessels are ready at the bench`,
     }
   if (one.kind === 'cut')
     return {
@@ -102,9 +102,11 @@ async function start() {
               <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
             </div>
             <BatchActions v-if="job.due.kind === 'cut'" :batch="job.batch" small />
-            <AppButton v-else :to="`/batches/${job.batch.id}`">{{
-              job.due.kind === 'pour' ? 'Sheet' : 'Look'
-            }}</AppButton>
+            <AppButton
+              v-else
+              :to="job.due.kind === 'pour' ? `/bench/${job.batch.id}` : `/batches/${job.batch.id}`"
+              >{{ job.due.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
+            >
           </li>
         </ul>
         <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">

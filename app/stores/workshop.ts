@@ -32,7 +32,13 @@ export const useWorkshop = defineStore('workshop', () => {
     }),
   )
 
-  function take({ now: _now, today: day, ...workshop }: WorkshopNow) {
+  /** How far this device's clock is behind the server's, ms. */
+  let behind = 0
+  /** The workshop's time, ms. */
+  const clock = () => Date.now() + behind
+
+  function take({ now, today: day, ...workshop }: WorkshopNow) {
+    behind = Date.parse(now) - Date.now()
     settings.value = workshop
     today.value = day
     problem.value = ''
@@ -59,5 +65,5 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The day of an instant (ISO, UTC) by the workshop's clock. */
   const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
 
-  return { settings, today, dayOf, ready, problem, dialogOpen, say, load, save }
+  return { settings, today, clock, dayOf, ready, problem, dialogOpen, say, load, save }
 })

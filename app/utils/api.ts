@@ -16,12 +16,14 @@ const unreachable = 'Mantle cannot be reached. Is it still running?'
 
 async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response
+  const file = body instanceof Blob
   try {
     response = await fetch(path, {
       method,
-      headers: body === undefined ? undefined : { 'content-type': 'application/json' },
-      body: body === undefined ? undefined : JSON.stringify(body),
-      keepalive: method === 'PUT',
+      headers:
+        body === undefined ? undefined : { 'content-type': file ? body.type : 'application/json' },
+      body: body === undefined ? undefined : file ? body : JSON.stringify(body),
+      keepalive: method === 'PUT' && !file,
     })
   } catch {
     throw new ApiError(0, [{ path: '', says: unreachable }])
@@ -40,6 +42,7 @@ export const api = {
   get: <T>(path: string) => send<T>('GET', path),
   put: <T>(path: string, body: unknown) => send<T>('PUT', path, body),
   post: <T>(path: string, body: unknown = {}) => send<T>('POST', path, body),
+  file: <T>(path: string, file: Blob) => send<T>('PUT', path, file),
   remove: <T>(path: string) => send<T>('DELETE', path),
 }
 

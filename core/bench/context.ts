@@ -49,7 +49,7 @@ export function weighStep({ onScale }: PlanContext, step: WeighStep): Step {
   const pot = step.weigh.pot ?? null
   return {
     kind: 'weigh',
-    short: step.weigh.name,
+    short: step.weigh.name.split(',')[0]!,
     minutes: 1,
     after: [],
     needed: true,

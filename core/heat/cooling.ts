@@ -84,6 +84,8 @@ function lowerRoot(matrix: Matrix): number[][] {
  */
 export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): CoolingFit {
   const known = vessels.flatMap((vessel, index) => (vessel.readings.length ? [index] : []))
+  const nothing = vessels.map(() => null)
+  if (!known.length) return { curves: nothing, draw: () => nothing }
   const roomAt = known.length * 2
   const from = vessels.map(({ readings }) => readings[0]?.minutes ?? 0)
   const predictors: ((p: number[]) => number)[] = []

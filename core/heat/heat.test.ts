@@ -136,6 +136,7 @@ describe('the two vessels', () => {
     expect(fit.curves[0]!.perMinute).toBeCloseTo(0.02, 3)
     expect(fit.curves[0]!.roomC).toBeCloseTo(20, 0)
     expect(fit.curves[1]).toBeNull()
+    expect(fitCooling([{ readings: [], perMinute: 0.01 }], usualPrior(20)).curves).toEqual([null])
   })
 
   it('the range holds the moment and narrows with readings', () => {

@@ -24,7 +24,7 @@ export class StandInScale {
 
   /** Puts something on all at once, or pours it at so many g per second. */
   put(grams: number, perSecond = Infinity): void {
-    if (Number.isFinite(perSecond)) this.pouring = { left: grams, perSecond }
+    if (Number.isFinite(perSecond)) this.pouring = { left: this.pouring.left + grams, perSecond }
     else this.load += grams
   }
   take(grams: number): void {

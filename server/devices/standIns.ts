@@ -3,7 +3,7 @@ import { chance } from '#core/risk/chance'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'
 
-/** ms between two readings of the scale; thermometers speak every fifth time. */
+/** ms between two readings of the scale; thermometers speak every other time. */
 const pace = 200
 /** ms of the server's own time after which a set that nobody asks for goes. */
 const forgottenAfter = 10 * 60_000
@@ -72,7 +72,7 @@ export class StandIns {
     }
     const { value, stable } = this.scale.read()
     tell('scale', 'grams', value, stable)
-    if (this.count++ % 5 === 0) {
+    if (this.count++ % 2 === 0) {
       tell('lye', 'celsius', this.lye.read())
       tell('oils', 'celsius', this.oils.read())
     }

@@ -27,8 +27,10 @@ interface Context<Body> {
   /** The `:id` of the route; empty where there is none. */
   id: string
   body: Body
-  /** What was sent, as text: for routes that take no JSON object. Empty where a schema parsed it. */
-  text: string
+  /** What was sent as it came: for routes that take no JSON object. Empty where a schema parsed it. */
+  bytes: Buffer
+  /** What stands in the address by name. */
+  params: Record<string, string>
 }
 
 async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
@@ -59,9 +61,16 @@ export function route<Body = undefined>(
     try {
       const db = await database()
       const body = await parsedBody(event, schema)
-      const bare = !schema && event.method === 'POST'
-      const text = bare ? ((await readRawBody(event)) ?? '') : ''
-      return await act({ db, now: instant().toISOString(), id: parsedId(event, ids), body, text })
+      const sent = !schema && (event.method === 'POST' || event.method === 'PUT')
+      const bytes = sent ? ((await readRawBody(event, false)) ?? Buffer.alloc(0)) : Buffer.alloc(0)
+      return await act({
+        db,
+        now: instant().toISOString(),
+        id: parsedId(event, ids),
+        body,
+        bytes,
+        params: getRouterParams(event),
+      })
     } catch (error) {
       if (error instanceof Refusal) {
         setResponseStatus(event, error.status)

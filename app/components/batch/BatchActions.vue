@@ -57,7 +57,10 @@ async function done() {
 
 <template>
   <div v-if="next" class="flex flex-wrap items-center gap-3">
-    <AppButton :kind="small || next === 'left' ? 'plain' : 'main'" @click="ask(next)">{{
+    <AppButton v-if="next === 'poured'" kind="main" :to="`/bench/${batch.id}`"
+      >To the bench</AppButton
+    >
+    <AppButton :kind="small || next !== 'cut' ? 'plain' : 'main'" @click="ask(next)">{{
       looks[next].says
     }}</AppButton>
     <button

@@ -1,19 +1,11 @@
 <script setup lang="ts">
 import { patterns, type Pattern } from '#contracts/words'
-import { celsius, fahrenheit } from '#core/units/measures'
 import { pours } from '#core/bench/patterns'
 import { reasonsOf, workingTime } from '#core/bench/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
 const { document, result, put } = useFormulaEditor()
 const { library } = storeToRefs(useMaterials())
-const workshop = useWorkshop()
-const metric = computed(() => workshop.settings.units === 'metric')
-const unit = computed(() => (metric.value ? '°C' : '°F'))
-const shown = (degrees: number) => (metric.value ? degrees : Number(fahrenheit(degrees).toFixed(1)))
-function set(key: 'lyeC' | 'oilsC', value: number | null) {
-  if (value !== null) put(['method', key], metric.value ? value : Number(celsius(value).toFixed(2)))
-}
 const time = computed(() => workingTime(document.value, result.value, library.value))
 const reasons = computed(() => {
   const less = reasonsOf(time.value, 'less')
@@ -31,27 +23,17 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <label class="flex items-center gap-2"
         >Lye at
-        <NumberField
+        <TemperatureField
           label="Lye temperature"
-          :unit="unit"
-          class="w-20"
-          :decimals="0"
-          :min="shown(0)"
-          :max="shown(100)"
-          :model-value="shown(document.method.lyeC)"
-          @update:model-value="set('lyeC', $event)"
+          :model-value="document.method.lyeC"
+          @update:model-value="put(['method', 'lyeC'], $event)"
       /></label>
       <label class="flex items-center gap-2"
         >oils at
-        <NumberField
+        <TemperatureField
           label="Oil temperature"
-          :unit="unit"
-          class="w-20"
-          :decimals="0"
-          :min="shown(0)"
-          :max="shown(100)"
-          :model-value="shown(document.method.oilsC)"
-          @update:model-value="set('oilsC', $event)"
+          :model-value="document.method.oilsC"
+          @update:model-value="put(['method', 'oilsC'], $event)"
       /></label>
       <label class="flex items-center gap-2">
         Gel

@@ -1,12 +1,25 @@
 <script setup lang="ts">
 import { LineChart, ScatterChart } from 'echarts/charts'
-import { GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import {
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 import VChart from 'vue-echarts'
 
 /** The one chart. Give it a height; what it shows is said in words as well. */
-use([LineChart, ScatterChart, GridComponent, MarkLineComponent, TooltipComponent, SVGRenderer])
+use([
+  LineChart,
+  ScatterChart,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+  SVGRenderer,
+])
 defineProps<{ option: Record<string, unknown>; says: string }>()
 const emit = defineEmits<{ pick: [index: number] }>()
 </script>

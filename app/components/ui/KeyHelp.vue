@@ -24,6 +24,19 @@ const groups = [
       ['Esc', 'leave a field, close a dialog'],
     ],
   },
+  {
+    title: 'At the bench',
+    keys: [
+      ['Space', 'takes it: a weight, a point, a step'],
+      ['T', 'tare'],
+      ['S · K', 'a scoop, more to come · enough as it is'],
+      ['0–9', 'type what the scale shows'],
+      ['1–6', 'mark the stage of the batter'],
+      ['B', 'blender on and off'],
+      ['← →', 'look at the step before, the next'],
+      ['N', 'a note'],
+    ],
+  },
 ]
 </script>
 

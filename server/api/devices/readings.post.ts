@@ -3,8 +3,11 @@ import { faultsOf } from '#contracts/faults'
 import { publish } from '../../devices/hub'
 
 /** Readings of real devices, a line of JSON each (docs/devices.md). All lines are looked at before any is taken. */
-export default route(null, ({ text }) => {
-  const lines = text.split('\n').filter((line) => line.trim())
+export default route(null, ({ bytes }) => {
+  const lines = bytes
+    .toString('utf8')
+    .split('\n')
+    .filter((line) => line.trim())
   if (!lines.length) refuse(422, 'There is no reading in it.')
   if (lines.length > 1000) refuse(422, 'At most 1000 readings at once.')
   const readings = lines.map((line, index): Reading => {

@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { afterPlan } from '#core/bench/checks'
+
+/** The gel to expect and when to look, unwrap and unmould. */
+const { gel } = defineProps<{ gel: 'leave' | 'force' | 'prevent' }>()
+const { ctx, state, clock } = useBench()
+const workshop = useWorkshop()
+const say = computed(() => ctx.value.say)
+const after = computed(() =>
+  afterPlan(ctx.value, state.value, new Date(clock.now.value).toISOString()),
+)
+const verdicts = {
+  gels: 'It will gel through.',
+  'may-ring': 'It may gel in the middle only and leave a ring.',
+  stays: 'It will stay opaque, without gel.',
+} as const
+const advice = computed(() =>
+  after.value.forecast.verdict === 'may-ring'
+    ? gel === 'force'
+      ? 'More warmth for longer, or the ring will show.'
+      : 'For an even bar wrap it warm, or put it in the cold: one or the other.'
+    : '',
+)
+const checkWords = {
+  peek: 'Look under the cover',
+  unwrap: 'Unwrap, or out of the cold',
+  unmould: 'Unmould and cut',
+} as const
+const times = computed(() =>
+  after.value.checks.map(({ kind, from, to }) => ({
+    kind,
+    says: checkWords[kind],
+    when:
+      from === to
+        ? momentText(from, workshop.settings.timeZone)
+        : `${momentText(from, workshop.settings.timeZone)} to ${momentText(to, workshop.settings.timeZone)}`,
+  })),
+)
+</script>
+
+<template>
+  <section aria-label="After the pour" class="text-[17px]">
+    <p>
+      <b>{{ verdicts[after.forecast.verdict] }}</b> {{ advice }}
+      <span class="figure block text-[15px] text-ink-2"
+        >Middle at its warmest about {{ say.temperature(after.forecast.peak.usual) }} ({{
+          say.temperature(after.forecast.peak.low)
+        }}
+        to {{ say.temperature(after.forecast.peak.high) }}); this batter turns translucent near
+        {{ say.temperature(after.forecast.onsetC) }}. A rough estimate: your own record of what
+        gelled is better.</span
+      >
+    </p>
+    <dl class="figure mt-3 grid gap-1.5">
+      <div
+        v-for="time in times"
+        :key="time.kind"
+        class="flex flex-wrap justify-between gap-x-4 border-b border-line pb-1.5"
+      >
+        <dt>{{ time.says }}</dt>
+        <dd class="font-semibold">{{ time.when }}</dd>
+      </div>
+    </dl>
+    <p v-if="after.after.because.length" class="mt-1.5 text-[15px] text-ink-2">
+      Unmoulding by: {{ after.after.because.slice(0, 3).join(', ') }}.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Run } from '#contracts/run'
+
+/** The bench of a batch whose run is kept on the server. */
+const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
+const router = useRouter()
+provideBench({
+  frozen: batch.frozen,
+  name: batch.name,
+  number: batch.number,
+  keeper: useServerKeeper(run),
+  practising: false,
+  guided: false,
+})
+</script>
+
+<template>
+  <BenchStage @finish="router.push(`/bench/${batch.id}`)" />
+</template>

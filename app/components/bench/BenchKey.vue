@@ -1,0 +1,29 @@
+<script setup lang="ts">
+/** A key of the bench: large enough for a glove, with the key of the keyboard under it. */
+defineProps<{
+  says: string
+  hint?: string
+  main?: boolean
+  quiet?: boolean
+  danger?: boolean
+  disabled?: boolean
+}>()
+</script>
+
+<template>
+  <button
+    type="button"
+    class="min-h-14 min-w-0 px-3 py-2 text-center text-[17px] leading-tight font-bold sm:text-[19px]"
+    :class="[
+      main && !disabled ? 'chamfer bg-chalk text-[#182022]' : 'bg-[#2d393b] text-ink',
+      main ? 'min-h-20 flex-[1.6]' : 'flex-1',
+      quiet ? '!bg-transparent border border-line-3 !text-[15px]' : '',
+      danger ? '!bg-[#7d2218] !text-white' : '',
+      disabled ? 'text-ink-2' : '',
+    ]"
+    :aria-disabled="disabled || undefined"
+  >
+    {{ says }}
+    <small v-if="hint" class="mt-0.5 block text-[13px] font-medium opacity-85">{{ hint }}</small>
+  </button>
+</template>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { PlanContext } from '#core/bench/context'
+import { firstAid, gateOf } from '#core/bench/gate'
+import type { Plan } from '#core/bench/plan'
+
+/** The plan on paper: the same steps with blanks, and a code that leads back to where it is written up. */
+const { batch, plan, ctx } = defineProps<{
+  batch: Batch & BatchSummary
+  plan: Plan
+  ctx: PlanContext
+}>()
+const { say } = storeToRefs(useWorkshop())
+const gate = computed(() => gateOf(ctx.document))
+const code = computed(() => paperCode(batch))
+const picture = ref('')
+watchEffect(() => {
+  const address = `${location.origin}/bench/${batch.id}/paper`
+  void import('qrcode').then(async ({ default: qr }) => {
+    picture.value = await qr.toString(address, { type: 'svg', margin: 0 })
+  })
+})
+const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].includes(kind)
+</script>
+
+<template>
+  <article class="text-[12.5px]" aria-label="Bench sheet">
+    <header class="flex items-start justify-between gap-4 border-b-2 border-ink pb-2">
+      <div class="flex items-center gap-3">
+        <BarFace :face="batch.face" :width="58" :height="38" />
+        <div>
+          <h2 class="text-[20px] leading-tight font-bold text-ink">
+            {{ batch.name }}, batch {{ batch.number }}
+          </h2>
+          <p class="figure">
+            {{ say.amount(ctx.onScale.result.oils) }} of oils, superfat
+            {{ say.percent(ctx.onScale.superfat, 2) }}, water
+            {{ say.ratio(ctx.onScale.result.water.ratio) }} · made on ____________ room ______
+          </p>
+        </div>
+      </div>
+      <figure class="flex items-center gap-2 text-right">
+        <figcaption>
+          write it up with<br /><b class="font-mono text-[15px]">{{ code }}</b>
+        </figcaption>
+        <!-- eslint-disable-next-line vue/no-v-html -- drawn by the QR library from this page's own address -->
+        <div class="size-[19mm]" role="img" :aria-label="`Code ${code}`" v-html="picture" />
+      </figure>
+    </header>
+    <ul class="my-2 grid grid-cols-2 gap-x-4 border-2 border-stop px-2 py-1.5 text-[11.5px]">
+      <li v-for="point in gate" :key="point.id">☐ {{ point.says }}</li>
+      <li v-for="line in firstAid.slice(0, 2)" :key="line" class="text-stop">{{ line }}</li>
+    </ul>
+    <table class="figure w-full">
+      <tbody>
+        <tr
+          v-for="(step, index) in plan.steps.filter(({ kind }) => kind !== 'gate')"
+          :key="step.id"
+          class="break-inside-avoid border-b border-line"
+        >
+          <td class="w-6 py-[3px] align-top text-ink-3">{{ index + 1 }}</td>
+          <th
+            scope="row"
+            class="py-[3px] pr-2 text-left align-top font-semibold"
+            :class="step.lye ? 'text-stop' : ''"
+          >
+            {{ step.says
+            }}<span class="block text-[11px] font-normal text-ink-2">{{ step.how }}</span>
+          </th>
+          <td
+            class="w-24 py-[3px] text-right align-top text-[15px] font-[650] whitespace-nowrap"
+            :class="step.lye ? 'text-stop' : ''"
+          >
+            {{ step.weigh ? say.mass(step.weigh.grams) : '' }}
+          </td>
+          <td class="w-44 py-[3px] pl-3 align-top whitespace-nowrap">
+            <template v-if="step.weigh">weighed __________ ☐</template>
+            <template v-else-if="step.kind === 'batter'"
+              >emul. ____ light ____ med. ____ ☐</template
+            >
+            <template v-else-if="temperature(step.kind)">____ : ____ &nbsp; ______ ° ☐</template>
+            <template v-else>____ : ____ ☐</template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="mt-2">Goggles and gloves stay on until everything is rinsed. Notes:</p>
+  </article>
+</template>

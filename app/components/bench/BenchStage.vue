@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { ListOrdered, StickyNote } from '@lucide/vue'
+
+/** The bench itself: steps at the left, one step large in the middle, heat and weights at the right. */
+const bench = useBench()
+const { step, plan, index, state, keeper, practising, guided } = bench
+const emit = defineEmits<{ finish: [] }>()
+const listOpen = ref(false)
+const noteOpen = ref(false)
+
+const kinds = {
+  gate: 'gate',
+  weigh: 'weigh',
+  dissolve: 'heat',
+  cool: 'heat',
+  meet: 'heat',
+  batter: 'batter',
+  pour: 'pour',
+} as const
+const view = computed(() => {
+  const kind = step.value?.kind
+  if (!kind) return 'end'
+  if (kind === 'stir-in' && step.value?.watch) return 'heat'
+  return kind in kinds ? kinds[kind as keyof typeof kinds] : 'do'
+})
+useBenchKeys({
+  ArrowLeft: () => bench.look(-1),
+  ArrowRight: () => bench.look(1),
+  ArrowUp: () => bench.look(-1),
+  ArrowDown: () => bench.look(1),
+  n: () => (noteOpen.value = !noteOpen.value),
+})
+const leader = computed(() => {
+  const drove = keeper.events.value.findLast((event) => event.kind === 'drove')
+  return drove?.kind === 'drove' ? drove.name : 'Another device'
+})
+const main = ref<HTMLElement>()
+watch(
+  () => step.value?.id,
+  () => {
+    listOpen.value = false
+    // What had the focus may be gone; the keys work from the page itself.
+    if (
+      document.activeElement instanceof HTMLElement &&
+      main.value?.contains(document.activeElement)
+    )
+      document.activeElement.blur()
+  },
+)
+</script>
+
+<template>
+  <div data-theme="bench" class="flex h-dvh flex-col bg-[#161c1e] text-ink">
+    <BenchTop />
+    <div
+      v-if="!keeper.leading.value"
+      role="status"
+      class="flex flex-wrap items-center gap-3 bg-[#24384a] px-5 py-2 text-[16px]"
+    >
+      <span>
+        {{ leader }} leads; this screen follows.
+        <template v-if="keeper.refused.value">
+          {{ keeper.refused.value }} {{ keeper.refused.value === 1 ? 'entry' : 'entries' }} from
+          this device {{ keeper.refused.value === 1 ? 'was' : 'were' }} not written.</template
+        >
+      </span>
+      <button
+        type="button"
+        class="min-h-11 bg-chalk px-4 font-bold text-[#182022]"
+        @click="keeper.takeOver(false)"
+      >
+        Lead from here
+      </button>
+      <button
+        v-if="keeper.refused.value"
+        type="button"
+        class="min-h-11 px-2 underline"
+        @click="keeper.takeOver(true)"
+      >
+        Lead, and write them too
+      </button>
+    </div>
+    <div
+      class="grid min-h-0 flex-1 grid-rows-[auto_1fr_auto] lg:grid-cols-[272px_1fr_330px] lg:grid-rows-1"
+    >
+      <aside class="hidden min-h-0 border-r border-line bg-[#1c2426] lg:flex lg:flex-col">
+        <StepList class="min-h-0 flex-1" />
+      </aside>
+      <div class="flex items-center gap-3 border-b border-line bg-[#1c2426] px-4 lg:hidden">
+        <button
+          type="button"
+          class="flex min-h-14 items-center gap-2 font-bold"
+          :aria-expanded="listOpen"
+          @click="listOpen = !listOpen"
+        >
+          <ListOrdered :size="22" aria-hidden="true" /> Step {{ index + 1 }} of
+          {{ plan.steps.length }}
+        </button>
+        <div class="h-1.5 flex-1 bg-[#2d393b]">
+          <i
+            class="block h-full bg-[#7fb69b]"
+            :style="{ width: `${(state.order.length / plan.steps.length) * 100}%` }"
+          />
+        </div>
+        <button
+          type="button"
+          class="flex min-h-14 items-center gap-1.5 px-2"
+          :aria-expanded="noteOpen"
+          @click="noteOpen = !noteOpen"
+        >
+          <StickyNote :size="20" aria-hidden="true" /> Note
+        </button>
+      </div>
+      <main id="main" ref="main" class="flex min-h-0 min-w-0 flex-col">
+        <StepList v-if="listOpen" class="min-h-0 flex-1 lg:hidden" @picked="listOpen = false" />
+        <template v-else>
+          <GuideLine v-if="guided" />
+          <GateStep v-if="view === 'gate'" />
+          <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
+          <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
+          <BatterStep v-else-if="view === 'batter'" :key="step!.id" />
+          <PourStep v-else-if="view === 'pour'" :key="step!.id" />
+          <DoStep v-else-if="view === 'do'" :key="step!.id" />
+          <BenchEnd v-else @finish="emit('finish')" />
+        </template>
+        <NoteBox v-if="noteOpen" class="lg:hidden" @close="noteOpen = false" />
+      </main>
+      <aside
+        class="min-h-0 overflow-y-auto border-line bg-[#1c2426] px-5 py-4 max-lg:max-h-[32dvh] max-lg:border-t max-sm:max-h-[24dvh] lg:border-l"
+        aria-label="Heat, weights and devices"
+      >
+        <div class="max-lg:grid max-lg:gap-x-8 md:max-lg:grid-cols-2">
+          <HeatPanel />
+          <div>
+            <SoFar />
+            <StandInPanel v-if="bench.devices.standInsOn.value && keeper.leading.value" />
+            <DeviceChoice v-if="!practising" class="mt-4" />
+            <NoteBox class="mt-4 max-lg:hidden" :open="noteOpen" @close="noteOpen = false" />
+          </div>
+        </div>
+      </aside>
+    </div>
+  </div>
+</template>

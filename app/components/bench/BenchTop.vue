@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { TriangleAlert } from '@lucide/vue'
+import { standingLine } from '#core/bench/gate'
+import { faceOf } from '#core/formula/face'
+
+/** Whose batch, since when, where it is kept, and the line that stands until everything is rinsed. */
+const bench = useBench()
+const { name, number, minutes, clock, lyeIsAbout, keeper, practising, ctx, speed, state } = bench
+const face = computed(() => faceOf(ctx.value.document, ctx.value.library))
+const kept = computed(() => {
+  if (practising)
+    return speed.value > 1
+      ? `rehearsal, ${speed.value} times as fast`
+      : 'rehearsal, nothing is recorded'
+  if (!keeper.leading.value) return 'another device leads'
+  if (keeper.state.value === 'cut-off')
+    return keeper.waiting.value
+      ? `cut off: ${keeper.waiting.value} kept on this device`
+      : 'cut off from Mantle: go on, it is kept here'
+  return keeper.waiting.value ? 'saving' : 'kept'
+})
+const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchId}`))
+</script>
+
+<template>
+  <header
+    class="flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 bg-[#101516] px-4 py-1.5 sm:px-5"
+  >
+    <NuxtLink
+      :to="leave"
+      class="flex min-h-11 items-center gap-2.5 text-[17px] font-bold text-white"
+      aria-label="Leave the bench; the run stays as it is"
+    >
+      <BarFace :face="face" :width="30" :height="20" />
+      <span
+        >{{ name }}<template v-if="number">, batch {{ number }}</template></span
+      >
+    </NuxtLink>
+    <span class="figure text-ink-2"
+      >started {{ clock.timeOf(0) }} · {{ minutesText(minutes) }}</span
+    >
+    <span
+      role="status"
+      class="figure text-[14px]"
+      :class="keeper.state.value === 'cut-off' ? 'font-bold text-[#f3c24b]' : 'text-ink-3'"
+      >{{ kept }}</span
+    >
+    <div class="flex-1" />
+    <p
+      v-if="lyeIsAbout && !state.finished"
+      class="flex items-center gap-2 text-[15px] font-bold text-[#f3c24b]"
+    >
+      <TriangleAlert :size="18" aria-hidden="true" />{{ standingLine }}
+    </p>
+  </header>
+</template>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import type { VesselKind } from '#contracts/benchWords'
+
+/** Both thermometers, their curves and what follows from them. */
+const bench = useBench()
+const { celsius, heat, devices, plan, clock, minutes, ctx, state, step } = bench
+const say = computed(() => ctx.value.say)
+const degrees = (value: number | null) =>
+  value === null ? '—' : say.value.temperature(value).replace(/ .*/, '°')
+const vessels: { kind: VesselKind; says: string; colour: string }[] = [
+  { kind: 'lye', says: 'Lye jug', colour: '#ff8d75' },
+  { kind: 'oils', says: 'Oils', colour: '#e8c25d' },
+]
+const dissolved = computed(() =>
+  plan.value.steps.some(
+    ({ id, kind }) => kind === 'dissolve' && state.value.steps.get(id)?.doneAt != null,
+  ),
+)
+const hasReadings = computed(
+  () => state.value.readings.lye.length + state.value.readings.oils.length > 1,
+)
+const peakWords = computed(() => {
+  const { low, high } = plan.value.peak
+  return `${say.value.temperature(low)} to ${say.value.temperature(high)}`
+})
+/** The number is only shown once it is allowed to be about lye. */
+const relevant = computed(() => step.value?.kind !== 'gate')
+const typedFor = ref<VesselKind | null>(null)
+const typed = ref('')
+function keepTyped() {
+  const value = Number(typed.value.replace(',', '.'))
+  if (typed.value.trim() && !Number.isNaN(value) && typedFor.value)
+    bench.tell({
+      kind: 'read',
+      vessel: typedFor.value,
+      celsius: say.value.system === 'metric' ? value : (value - 32) / 1.8,
+      typed: true,
+    })
+  typed.value = ''
+  typedFor.value = null
+}
+</script>
+
+<template>
+  <section aria-label="Temperatures">
+    <div
+      v-for="vessel in vessels"
+      :key="vessel.kind"
+      class="flex items-center justify-between gap-2"
+    >
+      <div>
+        <span class="text-[16px]">{{ vessel.says }}</span>
+        <small
+          v-if="devices.silent.value[vessel.kind]"
+          role="status"
+          class="block text-[14px] font-semibold text-[#f3c24b]"
+          >thermometer silent</small
+        >
+        <small
+          v-if="state.treated[vessel.kind].how === 'ice'"
+          class="block text-[14px] text-[#9fc8e0]"
+          >in ice water</small
+        >
+      </div>
+      <button
+        v-if="typedFor !== vessel.kind"
+        type="button"
+        class="figure min-h-11 text-[46px] leading-tight font-bold"
+        :style="{ color: vessel.colour }"
+        :aria-label="`${vessel.says} ${degrees(celsius[vessel.kind])}, type a reading`"
+        @click="typedFor = vessel.kind"
+      >
+        {{ degrees(celsius[vessel.kind]) }}
+      </button>
+      <form v-else class="flex gap-2" @submit.prevent="keepTyped">
+        <input
+          v-model="typed"
+          class="field h-12 w-20 text-right text-[20px]"
+          inputmode="decimal"
+          :aria-label="`Temperature of ${vessel.says}`"
+          autofocus
+        />
+        <button type="submit" class="min-h-12 bg-[#2d393b] px-3 font-bold">Keep</button>
+      </form>
+    </div>
+    <LazyHeatChart v-if="hasReadings" class="mt-2 h-[200px] max-lg:h-[170px]" />
+    <p v-if="heat.meeting" class="figure mt-1 text-[16px] font-semibold text-chalk">
+      {{ meetingText(heat.meeting, minutes, clock.timeOf) }}
+    </p>
+    <p v-if="heat.advice" class="figure mt-1 text-[16px] text-[#f3c24b]">
+      {{ adviceText(heat.advice, say) }}
+    </p>
+    <p
+      v-if="relevant && !dissolved"
+      class="figure mt-3 border-t border-line pt-3 text-[15px] leading-normal text-ink-2"
+    >
+      {{ plan.jug.ice > 0 ? 'With the ice in it the' : 'The' }} open jug should reach
+      <b class="text-ink">{{ peakWords }}</b>. If it barely warms, the lye is old: stop and use
+      fresh.
+    </p>
+    <div
+      v-if="heat.weakLye"
+      role="alert"
+      class="mt-3 bg-[#7d2218] px-3 py-2.5 text-[15px] leading-snug text-white"
+    >
+      <b class="block text-[17px]">Weak lye suspected</b>
+      It peaked at {{ say.temperature(heat.peak ?? 0) }}; {{ peakWords }} was to be expected. Lye
+      that lay open has taken up water and air. Stop and make fresh lye, or keep this batch for
+      laundry. Never add lye by guess: no weight is raised.
+    </div>
+  </section>
+</template>

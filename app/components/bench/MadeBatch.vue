@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Run } from '#contracts/run'
+import { stages } from '#core/bench/batter'
+import { gateOf } from '#core/bench/gate'
+import { potsAsWeighed } from '#core/bench/asWeighed'
+import { contextOf, planFor } from '#core/bench/plan'
+import { runOf, weightsOf } from '#core/bench/run'
+
+/** What was made at the bench: the figures by the weights, each weighing, temperatures, the batter, notes. */
+const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
+const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
+const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))
+const plan = computed(() => planFor(ctx.value))
+const state = computed(() => runOf(plan.value, run.startedAt, run.events))
+const poured = computed(() => batch.events.findLast((event) => event.kind === 'poured'))
+const made = computed(() => (poured.value?.kind === 'poured' ? poured.value.made : undefined))
+const checks = computed(() => (poured.value?.kind === 'poured' ? (poured.value.checks ?? []) : []))
+const pots = computed(() =>
+  plan.value.pots.length > 1
+    ? potsAsWeighed(ctx.value, plan.value, weightsOf(plan.value, state.value), state.value.watered)
+    : [],
+)
+const zone = computed(() => workshop.settings.timeZone)
+const timeOf = (minutes: number) =>
+  momentText(new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString(), zone.value)
+const weighed = computed(() =>
+  plan.value.steps.flatMap((step) => {
+    const told = state.value.steps.get(step.id)
+    return step.weigh && told?.doneAt != null
+      ? [
+          {
+            step,
+            grams: told.grams,
+            off: told.grams - step.weigh.grams,
+            typed: told.scoops.some(({ typed }) => typed),
+            scoops: told.scoops.length,
+          },
+        ]
+      : []
+  }),
+)
+const words = {
+  peek: 'Look under the cover',
+  unwrap: 'Unwrap, or out of the cold',
+  unmould: 'Unmould and cut',
+} as const
+const choices = {
+  accept: 'gone on as it was',
+  scale: 'the whole batch made larger',
+  match: 'the lye let follow',
+} as const
+const peak = computed(() =>
+  Math.max(-Infinity, ...state.value.readings.lye.map(({ celsius }) => celsius)),
+)
+</script>
+
+<template>
+  <div class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_380px]">
+    <section class="sheet px-5 py-4">
+      <div class="flex flex-wrap items-center justify-between gap-3">
+        <div class="flex items-center gap-3">
+          <BarFace :face="batch.face" :width="58" :height="38" />
+          <div>
+            <h1>{{ batch.name }}, batch {{ batch.number }}</h1>
+            <p class="figure text-ink-2">
+              made {{ timeOf(0) }}<template v-if="run.paper">, written up from paper</template>
+            </p>
+          </div>
+        </div>
+        <AppButton :to="`/batches/${batch.id}`">Its sheet and story</AppButton>
+      </div>
+      <dl v-if="made" class="figure mt-4 grid grid-cols-2 gap-4 sm:grid-cols-4">
+        <div>
+          <dt class="text-ink-2">Superfat as weighed</dt>
+          <dd class="text-key font-bold" data-testid="made-superfat">
+            {{ say.percent(made.superfat, 2) }}
+          </dd>
+          <dd class="text-sm text-ink-2">planned {{ say.percent(ctx.onScale.superfat, 2) }}</dd>
+        </div>
+        <div>
+          <dt class="text-ink-2">Water to lye</dt>
+          <dd class="text-key font-bold" data-testid="made-ratio">{{ say.ratio(made.ratio) }}</dd>
+          <dd class="text-sm text-ink-2">
+            planned {{ say.ratio(ctx.onScale.result.water.ratio) }}
+          </dd>
+        </div>
+        <div>
+          <dt class="text-ink-2">Batter</dt>
+          <dd class="text-key font-bold">{{ say.amount(made.batter) }}</dd>
+        </div>
+        <div v-if="made.scent > 0">
+          <dt class="text-ink-2">Scent, of the oils</dt>
+          <dd class="text-key font-bold">{{ say.percent(made.scent, 2) }}</dd>
+        </div>
+      </dl>
+      <table class="figure mt-5 w-full">
+        <caption class="mb-1 text-left text-[13px] font-[650] text-ink-2">
+          Weighed
+        </caption>
+        <tbody>
+          <tr v-for="row in weighed" :key="row.step.id" class="border-t border-line-2">
+            <th
+              scope="row"
+              class="py-1 text-left font-medium"
+              :class="row.step.weigh!.substance === 'lye' ? 'text-stop' : ''"
+            >
+              {{ row.step.short }}
+            </th>
+            <td class="py-1 text-right font-[650]">{{ say.mass(row.grams) }}</td>
+            <td class="w-32 py-1 text-right text-ink-2">
+              {{
+                Math.abs(row.off) < run.scale / 2
+                  ? 'as planned'
+                  : `${row.off > 0 ? '+' : '−'}${say.mass(Math.abs(row.off))}`
+              }}
+            </td>
+            <td class="w-28 py-1 pl-3 text-sm text-ink-2">
+              {{ row.typed ? 'typed' : 'by scale'
+              }}{{ row.scoops > 1 ? `, ${row.scoops} scoops` : '' }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <table v-if="pots.length" class="figure mt-5 w-full">
+        <caption class="mb-1 text-left text-[13px] font-[650] text-ink-2">
+          Pot by pot, as weighed
+        </caption>
+        <tbody>
+          <tr v-for="pot in pots" :key="pot.name" class="border-t border-line-2">
+            <th scope="row" class="py-1 text-left font-medium">{{ pot.name }}</th>
+            <td class="text-right">{{ say.amount(pot.batter) }}</td>
+            <td class="text-right">superfat {{ say.percent(pot.superfat, 2) }}</td>
+            <td class="text-right">water {{ say.ratio(pot.ratio) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+    <aside class="grid content-start gap-4" aria-label="How it went">
+      <section v-if="checks.length" class="sheet px-5 py-4">
+        <h2 class="mb-2">Look after it</h2>
+        <dl class="figure grid gap-1.5">
+          <div
+            v-for="check in checks"
+            :key="check.kind"
+            class="flex flex-wrap justify-between gap-x-3"
+          >
+            <dt>{{ words[check.kind] }}</dt>
+            <dd class="font-[650]">
+              {{ momentText(check.from, zone)
+              }}<template v-if="check.to !== check.from">
+                to {{ momentText(check.to, zone) }}</template
+              >
+            </dd>
+          </div>
+        </dl>
+        <p class="mt-2 text-sm text-ink-2">The Shelf says so when it is due.</p>
+      </section>
+      <section class="sheet px-5 py-4">
+        <h2 class="mb-2">How it went</h2>
+        <ul class="figure grid gap-1.5">
+          <li>
+            {{ state.confirmed.size }} of {{ gateOf(ctx.document).length }} points of the safety
+            check confirmed
+          </li>
+          <li v-if="Number.isFinite(peak)">
+            Lye jug at its hottest {{ say.temperature(peak) }}, expected
+            {{ say.temperature(plan.peak.low) }} to {{ say.temperature(plan.peak.high) }}
+          </li>
+          <li v-for="choice in state.choices" :key="choice.step + choice.minutes">
+            Too much
+            {{ plan.steps.find(({ id }) => id === choice.step)?.weigh?.name.toLowerCase() }}:
+            {{ choices[choice.choice] }}
+          </li>
+          <li v-for="mark in state.marks" :key="mark.id">
+            {{ timeOf(mark.minutes) }}:
+            {{ stages.find(({ id }) => id === mark.stage)?.says.toLowerCase()
+            }}<template v-if="plan.pots.length > 1">, {{ plan.pots[mark.pot]?.name }}</template>
+          </li>
+          <li v-for="(seconds, pot) in state.blended" :key="pot">
+            {{ seconds }} s of blender<template v-if="plan.pots.length > 1"
+              >, {{ plan.pots[Number(pot)]?.name }}</template
+            >
+          </li>
+          <li v-for="(grams, pot) in state.watered" :key="pot">
+            {{ say.mass(grams) }} of warm water stirred in
+          </li>
+          <li v-for="note in state.notes" :key="note.id">
+            {{ note.says }}
+            <a
+              v-if="note.photo"
+              :href="`/api/runs/${run.id}/photos/${note.photo}`"
+              target="_blank"
+              class="mt-1 block"
+              ><img
+                :src="`/api/runs/${run.id}/photos/${note.photo}`"
+                :alt="note.says"
+                class="max-h-40"
+            /></a>
+          </li>
+        </ul>
+      </section>
+    </aside>
+  </div>
+</template>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import type { RunSetup } from '#contracts/run'
+import { mayMove, type Plan } from '#core/bench/plan'
+import { ArrowDown, ArrowUp, Plus, Trash2, Undo2 } from '@lucide/vue'
+
+/** The steps of a plan in order, to be moved, left out and added to before the start. */
+const { plan } = defineProps<{ plan: Plan; fixed: boolean }>()
+const setup = defineModel<RunSetup>({ required: true })
+const toasts = useToasts()
+const { say } = storeToRefs(useWorkshop())
+const timeOf = computed(() => new Map(plan.times.map((time) => [time.id, time])))
+
+/** Changes the setup and offers the way back. */
+function change(to: Partial<RunSetup>, says = '') {
+  const before = setup.value
+  setup.value = { ...before, ...to }
+  if (says) toasts.show(says, { undo: () => void (setup.value = before) })
+}
+function move(from: number, by: number) {
+  const order = plan.steps.map(({ id }) => id)
+  const [id] = order.splice(from, 1)
+  order.splice(from + by, 0, id!)
+  change({ order })
+}
+function leaveOut(id: string, says: string) {
+  const { own, leftOut } = setup.value
+  const mine = own.some((one) => one.id === id)
+  change(
+    mine ? { own: own.filter((one) => one.id !== id) } : { leftOut: [...leftOut, id] },
+    `“${says}” is left out.`,
+  )
+}
+const added = ref('')
+const addedAfter = ref('')
+function add() {
+  const says = added.value.trim()
+  if (!says) return
+  const after = addedAfter.value || plan.steps.at(-3)?.id || null
+  change({ own: [...setup.value.own, { id: `own:${newId()}`, after, says, minutes: 2 }] })
+  added.value = ''
+}
+const usual = () => change({ order: [], leftOut: [], own: [] }, 'The usual plan again.')
+const changed = computed(
+  () => setup.value.order.length + setup.value.leftOut.length + setup.value.own.length > 0,
+)
+/** What a step waits for, where that is short enough to say. */
+function afterWords(index: number): string {
+  const names = plan.steps[index]!.after.flatMap(
+    (id) => plan.steps.find((one) => one.id === id)?.short ?? [],
+  )
+  return names.length > 2 ? '' : names.join(', ')
+}
+</script>
+
+<template>
+  <section class="sheet">
+    <div class="flex flex-wrap items-center justify-between gap-2 px-5 py-3">
+      <h2>The plan, {{ plan.steps.length }} steps</h2>
+      <AppButton v-if="changed && !fixed" @click="usual"
+        ><Undo2 :size="15" /> The usual plan</AppButton
+      >
+    </div>
+    <ol class="figure">
+      <li
+        v-for="(step, index) in plan.steps"
+        :key="step.id"
+        class="grid grid-cols-[28px_1fr_auto_auto] items-center gap-x-3 border-t border-line-2 px-5 py-1.5"
+      >
+        <span class="text-right text-ink-3">{{ index + 1 }}</span>
+        <div class="min-w-0">
+          <b class="font-[620]" :class="step.lye ? 'text-stop' : ''">{{ step.says }}</b>
+          <small class="block text-[13px] text-ink-2"
+            >{{ step.how
+            }}<template v-if="afterWords(index)"> After: {{ afterWords(index) }}.</template></small
+          >
+        </div>
+        <span class="text-right whitespace-nowrap">
+          <b v-if="step.weigh" class="font-[650]">{{ say.mass(step.weigh.grams) }}</b>
+          <small class="block text-sm text-ink-2">{{
+            timeOf.get(step.id)!.waits > 0.5
+              ? `wait ${minutesText(timeOf.get(step.id)!.waits)}`
+              : step.minutes
+                ? minutesText(step.minutes)
+                : ''
+          }}</small>
+        </span>
+        <span v-if="!fixed" class="flex w-[84px] justify-end">
+          <button
+            v-if="mayMove(plan.steps, index, index - 1)"
+            type="button"
+            class="p-1.5"
+            :aria-label="`Earlier: ${step.short}`"
+            @click="move(index, -1)"
+          >
+            <ArrowUp :size="16" />
+          </button>
+          <button
+            v-if="mayMove(plan.steps, index, index + 1)"
+            type="button"
+            class="p-1.5"
+            :aria-label="`Later: ${step.short}`"
+            @click="move(index, 1)"
+          >
+            <ArrowDown :size="16" />
+          </button>
+          <button
+            v-if="!step.needed"
+            type="button"
+            class="p-1.5"
+            :aria-label="`Leave out: ${step.short}`"
+            @click="leaveOut(step.id, step.short)"
+          >
+            <Trash2 :size="16" />
+          </button>
+        </span>
+      </li>
+    </ol>
+    <form
+      v-if="!fixed"
+      class="flex flex-wrap gap-2 border-t border-line-2 px-5 py-3"
+      @submit.prevent="add"
+    >
+      <input
+        v-model="added"
+        class="field min-w-48 flex-1"
+        maxlength="120"
+        aria-label="A step of your own"
+        placeholder="A step of your own, as: photograph the pan"
+      />
+      <select v-model="addedAfter" class="field max-w-56" aria-label="It comes after">
+        <option value="">near the end</option>
+        <option v-for="step in plan.steps" :key="step.id" :value="step.id">
+          after: {{ step.short }}
+        </option>
+      </select>
+      <AppButton @click="add"><Plus :size="16" /> Add</AppButton>
+    </form>
+  </section>
+</template>

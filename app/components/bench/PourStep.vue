@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { normalAt, stages } from '#core/bench/batter'
+import { pours } from '#core/bench/patterns'
+
+/** The pour: the order of the pots, what each still needs, and the mould filling up. */
+const bench = useBench()
+const { step, plan, ctx, state, done } = bench
+const say = computed(() => ctx.value.say)
+const pot = computed(() => step.value!.pot ?? null)
+const pours_ = computed(() => pours[ctx.value.document.method.pattern])
+const rows = computed(() =>
+  plan.value.pots.map((one, index) => ({
+    ...one,
+    index,
+    name: one.name || 'all of it',
+    poured:
+      pot.value === null
+        ? done.value
+        : bench.state.value.steps.get(`pour@${index}`)?.doneAt != null,
+    on: pot.value === null || pot.value === index,
+    stage: stages
+      .find(
+        ({ id }) =>
+          id ===
+          state.value.marks.findLast(
+            (mark) => mark.pot === (plan.value.pots.length > 1 ? index : 0),
+          )?.stage,
+      )
+      ?.says.toLowerCase(),
+    since: bench.sinceCombined(index),
+  })),
+)
+const whole = computed(() => rows.value.reduce((sum, row) => sum + row.batter, 0) || 1)
+const layers = computed(() => {
+  let level = 150
+  return rows.value.map((row) => {
+    const height = (row.batter / whole.value) * 140
+    level -= height
+    return { ...row, y: level, height }
+  })
+})
+function next() {
+  if (!done.value) bench.finish()
+}
+useBenchKeys({ ' ': next, Enter: next })
+</script>
+
+<template>
+  <BenchFrame>
+    <div class="mt-4 flex flex-wrap gap-8">
+      <svg
+        viewBox="0 0 300 160"
+        class="h-auto w-full max-w-[420px]"
+        role="img"
+        :aria-label="`The mould: ${rows.map(({ name, poured }) => `${name} ${poured ? 'is in' : 'to come'}`).join(', ')}`"
+      >
+        <g v-for="layer in layers" :key="layer.index">
+          <rect
+            x="12"
+            width="276"
+            :y="layer.y"
+            :height="layer.height"
+            :fill="layer.colour"
+            :opacity="layer.poured ? 1 : layer.on ? 0.55 : 0.14"
+            :stroke="layer.on && !layer.poured ? '#f2ead6' : 'none'"
+            stroke-dasharray="5 4"
+            stroke-width="2"
+          />
+        </g>
+        <path d="M8 4 V154 H292 V4" fill="none" stroke="#b9c5c3" stroke-width="4" />
+      </svg>
+      <ol class="figure grid min-w-56 flex-1 content-start gap-2 text-[17px]">
+        <li
+          v-for="row in rows"
+          :key="row.index"
+          class="flex items-center justify-between gap-3 border-b border-line pb-2"
+          :class="row.on ? '' : 'text-ink-3'"
+        >
+          <span class="flex items-center gap-2"
+            ><i class="size-5 border border-white/30" :style="{ background: row.colour }" />{{
+              row.name
+            }}</span
+          >
+          <span class="text-right"
+            >{{ say.amount(row.batter)
+            }}<small class="block text-[14px] text-ink-2"
+              >{{ row.stage ?? ''
+              }}<template v-if="row.since !== null">, {{ clockText(row.since) }}</template></small
+            ></span
+          >
+        </li>
+      </ol>
+    </div>
+    <p class="mt-3 text-[17px]">{{ pours_.says }}: {{ pours_.wants }}.</p>
+    <div class="mt-3 grid gap-1 text-[16px]">
+      <p><b class="text-[#9fd1b8]">Normal:</b> {{ normalAt.pour!.normal }}</p>
+      <p><b class="text-[#ff8d75]">Not:</b> {{ normalAt.pour!.not }}</p>
+    </div>
+    <template #keys>
+      <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
+      <BenchKey
+        main
+        :says="done ? 'Done' : 'Poured and tapped'"
+        :hint="done ? '→ goes on' : 'Space'"
+        :disabled="done"
+        @click="next"
+      />
+      <BenchKey says="Next" hint="→" @click="bench.look(1)" />
+    </template>
+  </BenchFrame>
+</template>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Run } from '#contracts/run'
+import { contextOf, planFor } from '#core/bench/plan'
+import { Printer } from '@lucide/vue'
+
+/** The plan before the start: the day's setup, the steps with their times, the vessels; then print or begin. */
+const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run | null }>()
+const workshop = useWorkshop()
+const toasts = useToasts()
+const router = useRouter()
+const { say, settings } = storeToRefs(workshop)
+
+const setup = ref(run?.setup ?? usualRunSetup(settings.value))
+const ctx = computed(() =>
+  contextOf(batch.frozen, setup.value, run?.scale ?? settings.value.scale, say.value),
+)
+const plan = computed(() => planFor(ctx.value))
+const timeOf = computed(() => new Map(plan.value.times.map((time) => [time.id, time])))
+const begun = computed(() => run !== null)
+const busy = ref(false)
+
+async function begin(paper = false) {
+  if (busy.value) return
+  busy.value = true
+  try {
+    if (!run) {
+      await api.post<Run>(`/api/batches/${batch.id}/run`, {
+        id: newId(),
+        device: deviceId(),
+        setup: setup.value,
+        paper,
+        at: new Date(workshop.clock()).toISOString(),
+      })
+      const { roomC, scaleMax, guardC, thermometer } = setup.value
+      await workshop
+        .save({ bench: { roomC, scaleMax, guardC, thermometer } })
+        .catch(() => undefined)
+    }
+    await router.push(`/bench/${batch.id}/${paper ? 'paper' : 'make'}`)
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  } finally {
+    busy.value = false
+  }
+}
+const print = () => window.print()
+/** Lye is weighed after the gate; the plan may be looked at and printed before. */
+const segments = computed(() => {
+  const whole = plan.value.minutes || 1
+  return plan.value.steps.map((step) => {
+    const time = timeOf.value.get(step.id)!
+    return {
+      id: step.id,
+      short: step.short,
+      wait: (time.waits / whole) * 100,
+      work: ((time.to - time.from - time.waits) / whole) * 100,
+      colour: step.lye
+        ? 'var(--color-lye)'
+        : step.kind === 'weigh'
+          ? 'var(--color-water)'
+          : 'var(--color-extra)',
+    }
+  })
+})
+const waits = computed(() => plan.value.times.reduce((sum, { waits: own }) => sum + own, 0))
+</script>
+
+<template>
+  <BenchSheet :batch="batch" :plan="plan" :ctx="ctx" class="hidden print:block" />
+  <div
+    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:hidden"
+  >
+    <div class="grid content-start gap-4">
+      <section class="sheet px-5 py-4">
+        <div class="flex flex-wrap items-start justify-between gap-3">
+          <div class="flex items-center gap-3">
+            <BarFace :face="batch.face" :width="58" :height="38" />
+            <div>
+              <h1>{{ batch.name }}, batch {{ batch.number }}</h1>
+              <p class="figure text-ink-2">
+                {{ say.amount(ctx.onScale.result.oils) }} of oils,
+                {{ say.amount(ctx.onScale.result.batter) }} of batter · about
+                {{ minutesText(plan.minutes) }} from start to rinsed, {{ minutesText(waits) }} of it
+                waiting
+              </p>
+            </div>
+          </div>
+          <div class="flex flex-wrap gap-2">
+            <AppButton @click="print"><Printer :size="16" /> Print</AppButton>
+            <AppButton v-if="!begun" @click="begin(true)">Write up from paper</AppButton>
+            <AppButton v-else-if="run?.paper" :to="`/bench/${batch.id}/paper`"
+              >Write up from paper</AppButton
+            >
+            <AppButton kind="main" :disabled="!plan.agrees || busy" @click="begin()">{{
+              begun ? 'Go on at the bench' : 'Start at the bench'
+            }}</AppButton>
+          </div>
+        </div>
+        <p
+          v-if="!plan.agrees"
+          role="alert"
+          class="mt-3 rounded-sm bg-stop px-4 py-3 font-semibold text-white"
+        >
+          The lye was worked out in two ways that do not agree. Do not make this batch; check the
+          formula.
+        </p>
+        <div
+          class="mt-4 flex h-7 w-full overflow-hidden rounded-sm border border-line"
+          role="img"
+          :aria-label="`Time bar: ${minutesText(plan.minutes)} in ${plan.steps.length} steps`"
+        >
+          <template v-for="segment in segments" :key="segment.id">
+            <i
+              v-if="segment.wait > 0"
+              class="h-full"
+              :title="`waiting for: ${segment.short}`"
+              :style="{
+                width: `${segment.wait}%`,
+                background: 'repeating-linear-gradient(45deg,#e6eae7 0 5px,#c9d1cd 5px 10px)',
+              }"
+            />
+            <i
+              class="h-full border-r border-white/60"
+              :title="segment.short"
+              :style="{ width: `${segment.work}%`, background: segment.colour }"
+            />
+          </template>
+        </div>
+        <p class="mt-1 flex flex-wrap gap-x-4 text-sm text-ink-2">
+          <span><i class="mr-1 inline-block size-2.5 bg-lye" />lye about</span>
+          <span><i class="mr-1 inline-block size-2.5 bg-water" />weighing</span>
+          <span><i class="mr-1 inline-block size-2.5 bg-extra" />other work</span>
+          <span
+            ><i class="mr-1 inline-block size-2.5 bg-[#c9d1cd]" />waiting, free for what comes
+            next</span
+          >
+        </p>
+      </section>
+      <PlanList v-model="setup" :plan="plan" :fixed="begun" />
+    </div>
+    <aside class="grid content-start gap-4 max-lg:order-first" aria-label="Setup and vessels">
+      <BenchSetup v-model="setup" :ctx="ctx" :plan="plan" :fixed="begun" />
+      <VesselList :plan="plan" />
+      <section class="sheet px-5 py-4">
+        <h2 class="mb-2">What to expect</h2>
+        <p class="figure">
+          The open lye jug should reach
+          <b>{{ say.temperature(plan.peak.low) }} to {{ say.temperature(plan.peak.high) }}</b
+          >. The batter stays workable for about <b>{{ minutesText(plan.working) }}</b>. Estimates;
+          your own times are better.
+        </p>
+      </section>
+    </aside>
+  </div>
+</template>

@@ -1,0 +1,211 @@
+import type { VesselKind } from '#contracts/benchWords'
+import type { Frozen } from '#contracts/result'
+import type { RunEvent } from '#contracts/run'
+import { celsiusAtCombine } from '#core/bench/batter'
+import { gateOf } from '#core/bench/gate'
+import { heatState } from '#core/bench/heatState'
+import { contextOf, planFor } from '#core/bench/plan'
+import {
+  gatePassed,
+  isDone,
+  lyeIsAbout,
+  nextStep,
+  runOf,
+  targetOf,
+  waitsFor,
+  weighedSoFar,
+} from '#core/bench/run'
+import type { Step } from '#core/bench/step'
+import { chance } from '#core/risk/chance'
+import { useIntervalFn } from '@vueuse/core'
+import type { InjectionKey } from 'vue'
+import type { RunKeeper } from './useRunKeeper'
+
+type Bare<Event> = Event extends RunEvent ? Omit<Event, 'id' | 'at'> : never
+export type NewRunEvent = Bare<RunEvent>
+
+/** s of the bench's clock between two readings of a thermometer that are kept, and while lye dissolves. */
+const readEvery = { usually: 30, dissolving: 10 }
+
+export interface BenchSubject {
+  frozen: Frozen
+  name: string
+  number: number | null
+  keeper: RunKeeper
+  practising: boolean
+  guided: boolean
+}
+
+/** A run at the bench: its plan, where it stands, its clock, its devices, and the one way to write down what happens. */
+export function createBench(subject: BenchSubject) {
+  const { keeper } = subject
+  const workshop = useWorkshop()
+  const run = keeper.run.value!
+  const ctx = computed(() => contextOf(subject.frozen, run.setup, run.scale, workshop.say))
+  const plan = computed(() => planFor(ctx.value))
+  const state = computed(() => runOf(plan.value, run.startedAt, keeper.events.value))
+
+  const speed = ref(1)
+  const clock = useBenchClock(run.startedAt, () => keeper.events.value, speed)
+  const minutes = computed(() => (clock.now.value - Date.parse(run.startedAt)) / 60_000)
+
+  function tell<Event extends NewRunEvent>(event: Event): string {
+    const id = newId()
+    const at = new Date(clock.now.value).toISOString()
+    keeper.keep({ ...event, id, at } as unknown as RunEvent)
+    return id
+  }
+
+  const devices = useDevices(
+    run.id,
+    () => ({
+      at: new Date(clock.now.value).toISOString(),
+      speed: speed.value,
+      roomC: run.setup.roomC,
+      resolution: run.scale,
+      most: run.setup.scaleMax,
+      seed: subject.practising ? 11 : 5,
+    }),
+    subject.practising,
+  )
+
+  /** The step on screen: the next one that is open, unless the maker looks at another. */
+  const looking = ref<string | null>(null)
+  const next = computed(() => nextStep(plan.value, state.value))
+  const step = computed<Step | null>(
+    () => plan.value.steps.find(({ id }) => id === looking.value) ?? next.value,
+  )
+  watch(
+    () => next.value?.id,
+    (id, before) => {
+      if (looking.value === before || looking.value === id) looking.value = null
+    },
+  )
+  const index = computed(() => plan.value.steps.findIndex(({ id }) => id === step.value?.id))
+  function look(by: number) {
+    const other = plan.value.steps[index.value + by]
+    if (other) looking.value = other.id === next.value?.id ? null : other.id
+  }
+  const open = (id: string | null) => {
+    looking.value = id === next.value?.id ? null : id
+  }
+
+  const stepState = computed(() => (step.value ? state.value.steps.get(step.value.id) : undefined))
+  const done = computed(() => !!step.value && isDone(state.value, step.value.id))
+  const missing = computed(() =>
+    step.value && !done.value ? waitsFor(plan.value, state.value, step.value) : [],
+  )
+  const target = computed(() => (step.value ? targetOf(plan.value, state.value, step.value) : 0))
+  /** Lye shows no number before the gate is passed, nor when the two ways of working it out differ. */
+  const locked = computed(
+    () => !!step.value?.lye && !(gatePassed(ctx.value, state.value) && plan.value.agrees),
+  )
+  const finish = (id = step.value?.id) => {
+    if (!id || !keeper.leading.value) return
+    tell({ kind: 'done', step: id })
+    looking.value = null
+  }
+  function undo() {
+    const { last } = state.value
+    if (last) tell({ kind: 'undone', event: last.id })
+  }
+
+  const heatSince = ref(0)
+  const heat = shallowRef(heatState(ctx.value, plan.value, state.value, 0, chance(1)))
+  function refit() {
+    heat.value = heatState(ctx.value, plan.value, state.value, minutes.value, chance(1))
+    heatSince.value = minutes.value
+  }
+  watch(() => [state.value.readings, state.value.treated, state.value.order.length], refit, {
+    immediate: true,
+  })
+
+  /** °C of a vessel: its thermometer, or the last reading that was kept. */
+  const celsius = computed<Record<VesselKind, number | null>>(() => ({
+    lye: devices.now.value.lye ?? heat.value.lye,
+    oils: devices.now.value.oils ?? heat.value.oils,
+  }))
+  function keepReading(vessel: VesselKind) {
+    const value = devices.now.value[vessel]
+    if (value !== null && keeper.leading.value)
+      tell({ kind: 'read', vessel, celsius: value, typed: false })
+  }
+  const lastKept: Record<VesselKind, number> = { lye: -Infinity, oils: -Infinity }
+  /** Thermometers are worth keeping from the lye to the pour. */
+  const watching = computed(() => {
+    const has = (kind: string) =>
+      plan.value.steps.some((one) => one.kind === kind && isDone(state.value, one.id))
+    return {
+      lye: (step.value?.kind === 'dissolve' || has('dissolve')) && !has('combine'),
+      oils: (step.value?.kind === 'melt' || has('melt') || has('dissolve')) && !has('combine'),
+    }
+  })
+  useIntervalFn(() => {
+    const every = step.value?.kind === 'dissolve' ? readEvery.dissolving : readEvery.usually
+    for (const vessel of ['lye', 'oils'] as const) {
+      if (!watching.value[vessel] || (minutes.value - lastKept[vessel]) * 60 < every) continue
+      lastKept[vessel] = minutes.value
+      keepReading(vessel)
+    }
+    if (minutes.value - heatSince.value > 0.5) refit()
+  }, 500)
+
+  const soFar = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
+  const combinedC = computed(() => ({
+    lye: celsiusAtCombine(state.value, 'lye'),
+    oils: celsiusAtCombine(state.value, 'oils'),
+  }))
+  /** Minutes since the lye went into the oils of a pot. */
+  function sinceCombined(pot: number): number | null {
+    const steps = state.value.steps
+    const at = steps.get(`combine@${pot}`)?.doneAt ?? steps.get('combine')?.doneAt
+    return at == null ? null : minutes.value - at
+  }
+
+  return {
+    ...subject,
+    run,
+    ctx,
+    plan,
+    state,
+    clock,
+    minutes,
+    speed,
+    tell,
+    devices,
+    step,
+    index,
+    next,
+    look,
+    open,
+    stepState,
+    done,
+    missing,
+    target,
+    locked,
+    finish,
+    undo,
+    heat,
+    celsius,
+    keepReading,
+    soFar,
+    combinedC,
+    sinceCombined,
+    gate: computed(() => gateOf(ctx.value.document)),
+    lyeIsAbout: computed(() => lyeIsAbout(plan.value, state.value)),
+  }
+}
+export type Bench = ReturnType<typeof createBench>
+const benchKey: InjectionKey<Bench> = Symbol('bench')
+
+export function provideBench(subject: BenchSubject): Bench {
+  const bench = createBench(subject)
+  provide(benchKey, bench)
+  return bench
+}
+/** The bench this component stands at. */
+export function useBench(): Bench {
+  const bench = inject(benchKey)
+  if (!bench) throw new Error('No bench on this page.')
+  return bench
+}

@@ -1,0 +1,185 @@
+import { overPour } from '#core/bench/overPour'
+import { isSteady, loadsOf, loadTarget, standingAt } from '#core/bench/weighing'
+import type { Bench } from './useBench'
+
+/** ms for which a weight must hold still in its band to be taken by itself, and in which a key after that does nothing. */
+const takesItself = 2500
+const quietAfter = 1200
+
+/**
+ * The weighing of the step on screen: what the scale says less the vessel, earlier scoops, the band, the loads of what is too
+ * heavy, a figure that is being typed, and what to do about too much.
+ */
+export function useWeighing(bench: Bench) {
+  const { devices, run } = bench
+  /** g that stood on the scale when it was last tared; null before. */
+  const base = ref<number | null>(null)
+  const typed = ref('')
+  const byItself = ref(false)
+  const choosing = ref(false)
+  /** What the scale was tared to before the scoop that is being judged. */
+  let baseBefore: number | null = null
+  const quietUntil = ref(0)
+  const inBandSince = ref<number | null>(null)
+
+  const step = computed(() => (bench.step.value?.weigh ? bench.step.value : null))
+  watch(
+    () => step.value?.id,
+    () => {
+      typed.value = ''
+      choosing.value = false
+      inBandSince.value = null
+      // What stands on the scale stays there: the next thing often goes into the same vessel.
+      base.value = devices.now.value.scale
+    },
+    { immediate: true },
+  )
+  const scoops = computed(() => bench.stepState.value?.grams ?? 0)
+  const gross = computed(() => devices.now.value.scale)
+  watch(gross, (grams) => {
+    if (base.value === null && grams !== null) base.value = grams
+  })
+  /** g that came on since the tare; null without a scale that speaks. */
+  const net = computed(() =>
+    gross.value === null ? null : Number((gross.value - (base.value ?? 0)).toFixed(4)),
+  )
+  const typedGrams = computed(() => {
+    const value = Number(typed.value.replace(',', '.'))
+    return typed.value.trim() === '' || Number.isNaN(value) ? null : value
+  })
+  /** The vessel was lifted: far less on the scale than when it was tared. */
+  const lifted = computed(() => net.value !== null && net.value < -10 * run.scale - 2)
+  /** g of this scoop: typed, or what lies on the scale. */
+  const scoop = computed(() => typedGrams.value ?? (lifted.value ? 0 : (net.value ?? 0)))
+  const steady = computed(
+    () => typedGrams.value !== null || isSteady(devices.scaleReadings.value, run.scale),
+  )
+  const loads = computed(() =>
+    loadsOf(bench.target.value, run.setup.scaleMax, base.value ?? 0, run.scale),
+  )
+  const load = computed(() => loadTarget(loads.value, scoops.value))
+  const tolerance = computed(() => step.value?.weigh?.tolerance ?? run.scale)
+  /** Typed is the whole when nothing is in yet, else the next scoop. */
+  const shown = computed(() =>
+    standingAt(scoops.value + scoop.value, load.value.target, tolerance.value),
+  )
+  const whole = computed(() =>
+    standingAt(scoops.value + scoop.value, bench.target.value, tolerance.value),
+  )
+  const choices = computed(() =>
+    choosing.value && step.value
+      ? overPour(bench.ctx.value, bench.plan.value, bench.state.value, step.value, scoops.value)
+      : [],
+  )
+
+  function tare() {
+    if (gross.value !== null) base.value = gross.value
+    typed.value = ''
+  }
+  /** Subtracts a vessel that is known by its weight. */
+  function subtract(grams: number) {
+    base.value = grams
+  }
+  function takeScoop() {
+    if (!step.value) return
+    const grams = Number(scoop.value.toFixed(4))
+    if (grams !== 0)
+      bench.tell({
+        kind: 'scooped',
+        step: step.value.id,
+        grams,
+        typed: typedGrams.value !== null,
+      })
+    typed.value = ''
+    baseBefore = base.value
+    base.value = gross.value
+    inBandSince.value = null
+  }
+
+  /** The main key: takes what is in the band, asks what to do about too much. */
+  function take() {
+    if (!step.value || bench.done.value || bench.locked.value || !bench.keeper.leading.value) return
+    if (performance.now() < quietUntil.value || choosing.value) return
+    if (!steady.value && whole.value.standing !== 'over') return
+    if (shown.value.standing === 'empty' || shown.value.standing === 'short') return
+    const isWhole = whole.value.standing !== 'short' && whole.value.standing !== 'empty'
+    const over = whole.value.standing === 'over'
+    takeScoop()
+    if (over) choosing.value = true
+    else if (isWhole) bench.finish()
+  }
+  /** A scoop that is not all of it. */
+  function takePart() {
+    if (!step.value || scoop.value <= 0 || !steady.value || bench.locked.value) return
+    takeScoop()
+  }
+  /** What is there is to be enough. */
+  function takeShort() {
+    if (!step.value || bench.locked.value || !steady.value) return
+    takeScoop()
+    bench.finish()
+  }
+  function choose(choice: (typeof choices.value)[number]) {
+    if (!step.value) return
+    choosing.value = false
+    if (choice.choice === 'take-out') {
+      // The last scoop is weighed again while it is spooned down.
+      const last = bench.stepState.value?.scoops.at(-1)
+      if (last) bench.tell({ kind: 'undone', event: last.id })
+      base.value = baseBefore
+      return
+    }
+    bench.tell({
+      kind: 'chose',
+      step: step.value.id,
+      choice: choice.choice,
+      targets: choice.targets,
+    })
+    bench.finish()
+  }
+  /** Scoops that were taken at this step go back to nothing. */
+  function again() {
+    for (const { id } of bench.stepState.value?.scoops ?? [])
+      bench.tell({ kind: 'undone', event: id })
+    choosing.value = false
+    base.value = gross.value
+  }
+
+  watch([shown, steady], () => {
+    const good =
+      byItself.value && shown.value.standing === 'in' && steady.value && typedGrams.value === null
+    if (!good) inBandSince.value = null
+    else if (inBandSince.value === null) inBandSince.value = performance.now()
+    else if (performance.now() - inBandSince.value > takesItself) {
+      take()
+      quietUntil.value = performance.now() + quietAfter
+    }
+  })
+
+  return {
+    step,
+    typed,
+    typedGrams,
+    byItself,
+    lifted,
+    gross,
+    base,
+    steady,
+    scoops,
+    shown,
+    whole,
+    load,
+    loads,
+    tolerance,
+    choosing,
+    choices,
+    tare,
+    subtract,
+    take,
+    takePart,
+    takeShort,
+    choose,
+    again,
+  }
+}
+export type WeighingNow = ReturnType<typeof useWeighing>

@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Run } from '#contracts/run'
+
+/** A batch at the bench, full screen. */
+definePageMeta({ bare: true })
+const route = useRoute()
+const id = String(route.params.id)
+interface Remembered {
+  batch: Batch & BatchSummary
+  run: Run
+}
+const loaded = shallowRef<Remembered | null>(null)
+const problem = ref('')
+onMounted(async () => {
+  try {
+    const [batch, run] = await Promise.all([
+      api.get<Batch & BatchSummary>(`/api/batches/${id}`),
+      api.get<Run>(`/api/batches/${id}/run`),
+    ])
+    loaded.value = { batch, run }
+    rememberBench(id, loaded.value)
+  } catch (error) {
+    // Without the server this device's own copy goes on.
+    const away = error instanceof ApiError && (error.status === 0 || error.status >= 500)
+    loaded.value = away ? rememberedBench<Remembered>(id) : null
+    if (!loaded.value) problem.value = sentenceOf(error)
+  }
+})
+useHead({
+  title: () =>
+    loaded.value ? `${loaded.value.batch.name} at the bench · Mantle` : 'Bench · Mantle',
+})
+</script>
+
+<template>
+  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
+    <EmptyState :title="problem">
+      <template #actions><AppButton kind="main" to="/bench">To the bench</AppButton></template>
+    </EmptyState>
+  </div>
+  <BatchAtBench v-else-if="loaded" :batch="loaded.batch" :run="loaded.run" />
+</template>

@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Run } from '#contracts/run'
+
+/** A batch that was made on paper, written up in one pass. */
+const route = useRoute()
+const router = useRouter()
+const workshop = useWorkshop()
+const id = String(route.params.id)
+const batch = ref<(Batch & BatchSummary) | null>(null)
+const run = shallowRef<Run | null>(null)
+const problem = ref('')
+onMounted(async () => {
+  try {
+    batch.value = await api.get<Batch & BatchSummary>(`/api/batches/${id}`)
+    if (batch.value.events.some(({ kind }) => kind === 'poured')) {
+      await router.replace(`/bench/${id}`)
+      return
+    }
+    run.value = await api.post<Run>(`/api/batches/${id}/run`, {
+      id: newId(),
+      device: deviceId(),
+      setup: usualRunSetup(workshop.settings),
+      paper: true,
+      at: new Date(workshop.clock()).toISOString(),
+    })
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+})
+useHead({ title: 'From paper · Mantle' })
+</script>
+
+<template>
+  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
+    <EmptyState :title="problem">
+      <template #actions><AppButton kind="main" to="/bench">To the bench</AppButton></template>
+    </EmptyState>
+  </div>
+  <PaperBatch v-else-if="batch && run" :batch="batch" :run="run" />
+</template>

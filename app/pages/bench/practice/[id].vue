@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { StoredFormula } from '#contracts/workshop'
+import { faultsInFormula } from '#core/formula/faults'
+import { freeze } from '#core/formula/freeze'
+import type { Frozen } from '#contracts/result'
+
+/** A rehearsal of a formula with the stand-ins: full screen, nothing of it is recorded. */
+definePageMeta({ bare: true })
+const route = useRoute()
+const { library } = storeToRefs(useMaterials())
+const frozen = shallowRef<Frozen | null>(null)
+const problem = ref('')
+const guided = route.query.guided === '1'
+onMounted(async () => {
+  try {
+    const { document } = await api.get<StoredFormula>(`/api/formulas/${String(route.params.id)}`)
+    const [fault] = faultsInFormula(document, library.value)
+    if (fault) problem.value = `It is not complete yet, so it cannot be practised. ${fault.says}`
+    else frozen.value = freeze(document, library.value)
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+})
+useHead({ title: 'Rehearsal · Mantle' })
+</script>
+
+<template>
+  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
+    <EmptyState :title="problem">
+      <template #actions><AppButton kind="main" to="/bench">To the bench</AppButton></template>
+    </EmptyState>
+  </div>
+  <RehearsalAtBench v-else-if="frozen" :frozen="frozen" :guided="guided" />
+</template>

@@ -1,0 +1,64 @@
+import type { Advice, Meeting } from '#core/heat/meeting'
+import type { Speaker } from '#core/units/say'
+
+/** Minutes as people say them: 12 min, 1 h 20. */
+export function minutesText(minutes: number): string {
+  const whole = Math.max(0, Math.round(minutes))
+  if (whole < 60) return `${whole} min`
+  return `${Math.floor(whole / 60)} h${whole % 60 ? ` ${whole % 60}` : ''}`
+}
+
+/** A running clock: 4:07. */
+export function clockText(minutes: number): string {
+  const seconds = Math.max(0, Math.floor(minutes * 60))
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+}
+
+/** When the vessels meet, with its range. */
+export function meetingText(
+  meeting: Meeting,
+  now: number,
+  timeOf: (minutes: number) => string,
+): string {
+  if (meeting.at === null) return 'They will not meet like this.'
+  if (meeting.at - now < 0.5) return 'Both are ready now.'
+  const [from, to] = [timeOf(meeting.from), timeOf(meeting.to)]
+  return `Both ready ${timeOf(meeting.at)}${from === to ? '' : `, between ${from} and ${to}`}.`
+}
+
+/** What to do about vessels that do not meet, or not for long. */
+export function adviceText(advice: Advice, say: Speaker): string {
+  const name = advice.vessel === 'lye' ? 'lye jug' : 'oils'
+  if (advice.does === 'warm')
+    return `The ${name} will be too cold by then: warm to ${say.temperature(advice.toC)}.`
+  const bath = `stand the ${name} in ice water for about ${minutesText(Math.max(1, advice.minutes))}`
+  return advice.because === 'long-wait'
+    ? `A long wait: ${bath}.`
+    : `To bring them together ${bath}.`
+}
+
+/** A vessel's size: 750 ml, 2 l. */
+export const litres = (millilitres: number): string =>
+  millilitres < 1000
+    ? `${Math.round(millilitres)} ml`
+    : `${Number((millilitres / 1000).toFixed(1))} l`
+
+/** Day and time of an instant: Tue 24 Nov, 16:00. */
+export function momentText(instant: string, timeZone: string): string {
+  return new Intl.DateTimeFormat(
+    navigator.language.startsWith('en') ? navigator.language : 'en-GB',
+    {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      hour: '2-digit',
+      minute: '2-digit',
+      hour12: false,
+      timeZone,
+    },
+  ).format(new Date(instant))
+}
+
+/** The code on a bench sheet: the batch's number and four letters of its id, so that a mistyped number is noticed. */
+export const paperCode = ({ id, number }: { id: string; number: number }): string =>
+  `${number}-${id.slice(-4).toUpperCase()}`

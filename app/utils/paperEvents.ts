@@ -1,0 +1,76 @@
+import type { RunEvent, Run } from '#contracts/run'
+import type { Plan } from '#core/bench/plan'
+import type { NewRunEvent } from '~/composables/useBench'
+
+/** What stands on a filled-in bench sheet. */
+export interface PaperDraft {
+  day: string
+  confirmed: Record<string, boolean>
+  grams: Record<string, number | null>
+  peakC: number | null
+  lyeC: number | null
+  oilsC: number | null
+  /** Minutes after the lye went in. */
+  emulsion: number | null
+  trace: number | null
+  notes: string
+}
+
+export const blankPaper = (today: string): PaperDraft => ({
+  day: today,
+  confirmed: {},
+  grams: {},
+  peakC: null,
+  lyeC: null,
+  oilsC: null,
+  emulsion: null,
+  trace: null,
+  notes: '',
+})
+
+/**
+ * The events that a sheet tells of, in the order of the plan and at its usual times, since paper has no clock. A weight that is
+ * left blank was as planned.
+ */
+export function paperEvents(plan: Plan, run: Run, draft: PaperDraft): RunEvent[] {
+  const start = Date.parse(run.startedAt)
+  const events: RunEvent[] = []
+  const tell = (minutes: number, event: NewRunEvent) =>
+    events.push({
+      ...event,
+      id: newId(),
+      at: new Date(start + minutes * 60_000).toISOString(),
+    } as RunEvent)
+  for (const [index, step] of plan.steps.entries()) {
+    const minutes = plan.times[index]?.to ?? index
+    if (step.kind === 'gate')
+      for (const [point, confirmed] of Object.entries(draft.confirmed))
+        if (confirmed) tell(minutes, { kind: 'confirmed', point })
+    if (step.weigh)
+      tell(minutes, {
+        kind: 'scooped',
+        step: step.id,
+        grams: draft.grams[step.id] ?? step.weigh.grams,
+        typed: true,
+      })
+    if (step.kind === 'dissolve' && draft.peakC !== null)
+      tell(minutes, { kind: 'read', vessel: 'lye', celsius: draft.peakC, typed: true })
+    if (step.kind === 'meet') {
+      if (draft.lyeC !== null)
+        tell(minutes, { kind: 'read', vessel: 'lye', celsius: draft.lyeC, typed: true })
+      if (draft.oilsC !== null)
+        tell(minutes, { kind: 'read', vessel: 'oils', celsius: draft.oilsC, typed: true })
+    }
+    tell(minutes, { kind: 'done', step: step.id })
+    if (step.kind === 'combine') {
+      const pot = step.pot ?? 0
+      if (draft.emulsion !== null)
+        tell(minutes + draft.emulsion, { kind: 'marked', pot, stage: 'emulsion' })
+      if (draft.trace !== null) tell(minutes + draft.trace, { kind: 'marked', pot, stage: 'light' })
+    }
+  }
+  const end = plan.minutes
+  if (draft.notes.trim()) tell(end, { kind: 'noted', says: draft.notes.trim().slice(0, 1000) })
+  tell(end, { kind: 'finished', pouredDay: draft.day })
+  return events
+}

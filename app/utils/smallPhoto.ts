@@ -1,0 +1,15 @@
+/** Longest side of a kept photo, px: enough to see a streak, small enough to send from a shed. */
+const longest = 1600
+
+/** A picture from a camera as a JPEG of modest size. Throws when it is no picture. */
+export async function smallPhoto(file: Blob): Promise<Blob> {
+  const bitmap = await createImageBitmap(file)
+  const scale = Math.min(1, longest / Math.max(bitmap.width, bitmap.height))
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.round(bitmap.width * scale)
+  canvas.height = Math.round(bitmap.height * scale)
+  canvas.getContext('2d')!.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
+  return new Promise((done, fail) =>
+    canvas.toBlob((blob) => (blob ? done(blob) : fail(new Error('no picture'))), 'image/jpeg', 0.8),
+  )
+}
