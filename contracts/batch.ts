@@ -57,6 +57,13 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     made: madeSchema.optional(),
     checks: z.array(checkSchema).max(10).optional(),
   }),
+  /** A check after the pour that was done. */
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal('checked'),
+    day: daySchema,
+    check: z.enum(['peek', 'unwrap']),
+  }),
   z.strictObject({ id: idSchema, kind: z.literal('cut'), day: daySchema, bars }),
   z.strictObject({
     id: idSchema,

@@ -8,6 +8,8 @@ export interface DemoBatch {
   bars: number
   left?: { ago: number; why: 'gone' | 'spoiled'; note: string }
   notes?: [ago: number, says: string][]
+  /** What was noted at the bench, for a batch that has a run. */
+  bench?: string
 }
 
 const gone = (ago: number, note = '') => ({ ago, why: 'gone' as const, note })
@@ -90,7 +92,14 @@ export const demoBatches: DemoBatch[] = [
   usual('Night Ferry', 14, 16),
   usual('Oat & Buttermilk', 11, 18),
   usual('Estuary Hands', 6, 14),
-  usual('Plain Tallow', 2, 23),
-  { formula: 'Fir & Smoke', planned: 2, poured: 1, bars: 23 },
+  usual('Plain Tallow', 2, 23, { bench: 'Smooth as ever. Jo held the sieve.' }),
+  {
+    formula: 'Fir & Smoke',
+    planned: 2,
+    poured: 1,
+    bars: 23,
+    bench: 'Scent went in at emulsion, four minutes to medium. No time for a swirl.',
+  },
+  { formula: 'Oat & Buttermilk', planned: 0, bars: 18 },
   { formula: 'Hostel Bar', planned: 0, bars: 24 },
 ]

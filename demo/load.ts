@@ -11,11 +11,13 @@ import { openDatabase, type Db } from '../server/db/connection'
 import { formulas, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { keepVersion } from '../server/db/versions'
+import { addRunEvents, startRun } from '../server/db/runs'
 import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
+import { runAtBench } from './runs'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
 
@@ -65,7 +67,19 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
     const happened = (event: BatchEvent, ago: number, hour: number) =>
       addEvent(db, id, event, instantOf(back(ago), hour))
     const { poured, cut, left, bars } = told
-    if (poured !== undefined)
+    if (poured !== undefined && told.bench) {
+      const begun = instantOf(back(poured), 9)
+      const { run, events, poured: made } = runAtBench(frozen, begun, back(poured), told.bench)
+      const device = idAt(back(poured), 8)
+      startRun(db, { ...run, batchId: id, paper: false, device })
+      addRunEvents(db, run.id, device, events, begun)
+      happened({ ...made, id: idAt(back(poured), 10) }, poured, 10)
+      happened(
+        { id: idAt(back(poured), 12), kind: 'checked', day: back(poured), check: 'peek' },
+        poured,
+        12,
+      )
+    } else if (poured !== undefined)
       happened({ id: idAt(back(poured), 10), kind: 'poured', day: back(poured) }, poured, 10)
     if (cut !== undefined)
       happened({ id: idAt(back(cut), 11), kind: 'cut', day: back(cut), bars }, cut, 11)

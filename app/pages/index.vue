@@ -20,7 +20,14 @@ onMounted(() => {
 })
 
 const byId = computed(() => new Map(batches.list.map((batch) => [batch.id, batch])))
-const due = computed(() => dueOf(batches.list, today.value))
+const due = computed(() => dueOf(batches.list, today.value, workshop.dayOf))
+const between = ({ between: window }: Due) => {
+  if (!window) return ''
+  const [from, to] = [window.from, window.to].map((at) =>
+    momentText(at, workshop.settings.timeZone),
+  )
+  return from === to ? from! : `${from} to ${to}`
+}
 interface Job {
   due: Due
   batch: BatchSummary
@@ -37,6 +44,20 @@ function jobOf(one: Due): Job {
       batch,
       says: `Pour ${batch.name}`,
       because: `${name} is planned: its plan and vessels are ready at the bench`,
+    }
+  if (one.kind === 'peek' || one.kind === 'unwrap')
+    return {
+      due: one,
+      batch,
+      says: one.kind === 'peek' ? `Look under the cover of ${batch.name}` : `Unwrap ${batch.name}`,
+      because: `${name}, ${between(one)}. ${one.kind === 'peek' ? 'Cracked or rising? Uncover it and cool it' : 'Let it come to the warmth of the room'}`,
+    }
+  if (one.kind === 'cut' && one.between)
+    return {
+      due: one,
+      batch,
+      says: `Unmould and cut ${batch.name}`,
+      because: `${name}, best ${between(one)}. Firm to the touch? Gloves on`,
     }
   if (one.kind === 'cut')
     return {
@@ -93,7 +114,7 @@ async function start() {
         <ul>
           <li
             v-for="job in list.jobs"
-            :key="job.due.batchId"
+            :key="`${job.due.batchId} ${job.due.kind}`"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
           >
             <BarFace :face="job.batch.face" />
@@ -102,6 +123,17 @@ async function start() {
               <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
             </div>
             <BatchActions v-if="job.due.kind === 'cut'" :batch="job.batch" small />
+            <AppButton
+              v-else-if="job.due.kind === 'peek' || job.due.kind === 'unwrap'"
+              @click="
+                batches.tell(
+                  job.batch.id,
+                  { kind: 'checked', day: today, check: job.due.kind },
+                  job.due.kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
+                )
+              "
+              >Done</AppButton
+            >
             <AppButton
               v-else
               :to="job.due.kind === 'pour' ? `/bench/${job.batch.id}` : `/batches/${job.batch.id}`"

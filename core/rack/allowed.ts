@@ -16,6 +16,8 @@ export function whyNot(
   switch (event.kind) {
     case 'poured':
       return pouredOn ? 'This batch is poured already.' : null
+    case 'checked':
+      return pouredOn ? null : 'This batch is not poured yet.'
     case 'cut':
       if (!pouredOn) return 'This batch is not poured yet.'
       if (cutOn) return 'This batch is cut already.'

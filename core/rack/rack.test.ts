@@ -65,7 +65,32 @@ describe('what is due', () => {
       ['loaf', 'cut'],
       ['planned', 'pour'],
     ])
-    expect(due.week).toEqual([{ batchId: 'ripe', kind: 'ready', on: '2026-03-05' }])
+    expect(due.week).toEqual([{ batchId: 'ripe', kind: 'ready', on: '2026-03-05', between: null }])
+  })
+
+  it('goes by the checks of the bench, each until it is done', () => {
+    const window = { from: '2026-03-02T04:00:00.000Z', to: '2026-03-02T22:00:00.000Z' }
+    const checks = [
+      { kind: 'peek' as const, from: '2026-03-01T11:00:00.000Z', to: '2026-03-01T11:00:00.000Z' },
+      { kind: 'unmould' as const, ...window },
+    ]
+    const kinds = (events: Batch['events'], today: string) => {
+      const due = dueOf([summary('loaf', events)], today)
+      return [due.today, due.week].map((list) => list.map(({ kind }) => kind))
+    }
+    const bench = { ...poured, checks }
+    expect(kinds([bench], '2026-03-01')).toEqual([['peek'], ['cut']])
+    const looked = {
+      id: 'l',
+      kind: 'checked' as const,
+      day: '2026-03-01',
+      check: 'peek' as const,
+      at,
+    }
+    expect(kinds([bench, looked], '2026-03-01')).toEqual([[], ['cut']])
+    expect(dueOf([summary('loaf', [bench, looked])], '2026-03-02').today[0]!.between).toEqual(
+      window,
+    )
   })
 })
 

@@ -209,3 +209,79 @@ describe('devices', () => {
     expect((await send('POST', `/api/stand-ins/${id}/acts`, { act: 'fly' })).status).toBe(422)
   })
 })
+
+describe('the door to the network', () => {
+  const door = () => `http://127.0.0.1:${server.networkPort}`
+  const closed = () =>
+    fetch(`${door()}/api/workshop`).then(
+      () => false,
+      () => true,
+    )
+  const pairWith = (code: string) =>
+    fetch(`${door()}/pair`, {
+      method: 'POST',
+      redirect: 'manual',
+      headers: { 'content-type': 'application/x-www-form-urlencoded' },
+      body: `code=${code}&name=Bench+tablet`,
+    })
+
+  it('is shut at first; open, it answers paired devices only, and ends with the pairing', async () => {
+    expect(await closed()).toBe(true)
+    expect((await send('POST', '/api/reach/code')).status).toBe(409)
+    await send('PUT', '/api/reach', { open: true })
+    expect((await ask(`${door()}/api/workshop`, 'GET')).status).toBe(401)
+    const page = await fetch(`${door()}/`, { redirect: 'manual' })
+    expect([page.status, page.headers.get('location')]).toEqual([302, '/pair'])
+    expect(await (await fetch(`${door()}/pair`)).text()).toContain('Pair with Mantle')
+
+    const { body } = await send<{ code: string }>('POST', '/api/reach/code')
+    expect((await pairWith('000000' === body.code ? '111111' : '000000')).status).toBe(403)
+    const paired = await pairWith(body.code)
+    expect(paired.status).toBe(303)
+    const cookie = paired.headers.get('set-cookie')!.split(';')[0]!
+    expect(paired.headers.get('set-cookie')).toMatch(/HttpOnly/)
+    expect((await pairWith(body.code)).status).toBe(403)
+    const through = (path: string) => ask(door() + path, 'GET', undefined, { cookie })
+    expect((await through('/api/workshop')).status).toBe(200)
+    expect((await through('/api/reach')).status).toBe(403)
+
+    const { body: reach } = await send<{ paired: { id: string; name: string }[] }>(
+      'GET',
+      '/api/reach',
+    )
+    expect(reach.paired.map(({ name }) => name)).toEqual(['Bench tablet'])
+    await send('DELETE', `/api/reach/paired/${reach.paired[0]!.id}`)
+    expect((await through('/api/workshop')).status).toBe(401)
+    await send('PUT', '/api/reach', { open: false })
+    expect(await closed()).toBe(true)
+  })
+
+  it('a scale without a screen gets a key; a code dies of five wrong guesses', async () => {
+    await send('PUT', '/api/reach', { open: true })
+    const { body } = await send<{ secret: string }>('POST', '/api/reach/key', {
+      name: 'Shed scale',
+    })
+    const line = JSON.stringify({ device: 'shed', kind: 'grams', value: 1 })
+    const post = (headers: Record<string, string>) =>
+      ask(`${door()}/api/devices/readings`, 'POST', line, headers)
+    expect((await post({ authorization: `Bearer ${body.secret}` })).status).toBe(200)
+    expect((await post({ authorization: 'Bearer nonsense' })).status).toBe(401)
+    const { body: fresh } = await send<{ code: string }>('POST', '/api/reach/code')
+    for (let guess = 0; guess < 5; guess++) await pairWith('12')
+    expect((await pairWith(fresh.code)).status).toBe(403)
+    const foreign = await ask(`${door()}/api/workshop`, 'GET', undefined, {
+      authorization: `Bearer ${body.secret}`,
+      origin: 'http://elsewhere.example',
+    })
+    expect(foreign.status).toBe(200)
+    expect(
+      (
+        await ask(`${door()}/api/devices/readings`, 'POST', line, {
+          authorization: `Bearer ${body.secret}`,
+          origin: 'http://elsewhere.example',
+        })
+      ).status,
+    ).toBe(403)
+    await send('PUT', '/api/reach', { open: false })
+  })
+})

@@ -50,6 +50,8 @@ export class TestServer {
   private constructor(
     readonly folder: string,
     readonly port: number,
+    /** The port of the door to the network, for when it is opened. */
+    readonly networkPort: number,
   ) {}
 
   get url() {
@@ -62,7 +64,11 @@ export class TestServer {
   /** @param template database to start from; none gives an empty workshop */
   static async start(template?: string): Promise<TestServer> {
     if (!existsSync(built)) throw new Error('Build first: npm run build.')
-    const server = new TestServer(mkdtempSync(join(tmpdir(), 'mantle-')), await claimPort())
+    const server = new TestServer(
+      mkdtempSync(join(tmpdir(), 'mantle-')),
+      await claimPort(),
+      await claimPort(),
+    )
     if (template) copyFileSync(template, server.database)
     await server.run()
     return server
@@ -79,6 +85,7 @@ export class TestServer {
         MANTLE_NOW: fixedNow,
         NITRO_HOST: '127.0.0.1',
         NITRO_PORT: String(this.port),
+        MANTLE_NETWORK_PORT: String(this.networkPort),
       },
     })
     this.child = child
@@ -105,7 +112,8 @@ export class TestServer {
 
   async stop(): Promise<void> {
     await this.kill()
-    rmSync(claimOf(this.port), { recursive: true, force: true })
+    for (const port of [this.port, this.networkPort])
+      rmSync(claimOf(port), { recursive: true, force: true })
     rmSync(this.folder, { recursive: true, force: true })
   }
 }

@@ -5,6 +5,8 @@ import type { Run } from '#contracts/run'
 /** The bench of a batch whose run is kept on the server. */
 const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
 const router = useRouter()
+useOfflineBench()
+void prefetchComponents('HeatChart')
 provideBench({
   frozen: batch.frozen,
   name: batch.name,

@@ -13,13 +13,7 @@ const { batch, plan, ctx } = defineProps<{
 const { say } = storeToRefs(useWorkshop())
 const gate = computed(() => gateOf(ctx.document))
 const code = computed(() => paperCode(batch))
-const picture = ref('')
-watchEffect(() => {
-  const address = `${location.origin}/bench/${batch.id}/paper`
-  void import('qrcode').then(async ({ default: qr }) => {
-    picture.value = await qr.toString(address, { type: 'svg', margin: 0 })
-  })
-})
+const address = computed(() => `${location.origin}/bench/${batch.id}/paper`)
 const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].includes(kind)
 </script>
 
@@ -43,8 +37,7 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
         <figcaption>
           write it up with<br /><b class="font-mono text-[15px]">{{ code }}</b>
         </figcaption>
-        <!-- eslint-disable-next-line vue/no-v-html -- drawn by the QR library from this page's own address -->
-        <div class="size-[19mm]" role="img" :aria-label="`Code ${code}`" v-html="picture" />
+        <QrPicture class="size-[19mm]" :text="address" :says="`Code ${code}`" />
       </figure>
     </header>
     <ul class="my-2 grid grid-cols-2 gap-x-4 border-2 border-stop px-2 py-1.5 text-[11.5px]">

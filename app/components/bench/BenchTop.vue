@@ -7,6 +7,8 @@ import { faceOf } from '#core/formula/face'
 const bench = useBench()
 const { name, number, minutes, clock, lyeIsAbout, keeper, practising, ctx, speed, state } = bench
 const face = computed(() => faceOf(ctx.value.document, ctx.value.library))
+/** Only a secure page comes back after a reload without its server. */
+const noReload = isSecureContext ? '' : '; do not reload this page now'
 const kept = computed(() => {
   if (practising)
     return speed.value > 1
@@ -15,8 +17,8 @@ const kept = computed(() => {
   if (!keeper.leading.value) return 'another device leads'
   if (keeper.state.value === 'cut-off')
     return keeper.waiting.value
-      ? `cut off: ${keeper.waiting.value} kept on this device`
-      : 'cut off from Mantle: go on, it is kept here'
+      ? `cut off: ${keeper.waiting.value} kept on this device${noReload}`
+      : `cut off from Mantle: go on, it is kept here${noReload}`
   return keeper.waiting.value ? 'saving' : 'kept'
 })
 const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchId}`))

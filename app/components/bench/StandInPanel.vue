@@ -67,6 +67,20 @@ const keys = computed(() => {
           act({ act: 'warm', vessel: 'oils', toC: 58, grams: bench.ctx.value.onScale.result.oils }),
       },
     ]
+  if (step.value?.kind === 'meet')
+    return [
+      {
+        key: 'p',
+        says: 'Warm the oils a little',
+        act: () =>
+          act({
+            act: 'warm',
+            vessel: 'oils',
+            toC: plan.value.window.oils.high - 1,
+            grams: bench.ctx.value.onScale.result.oils,
+          }),
+      },
+    ]
   if (step.value?.kind === 'stir-in' && step.value.watch)
     return [
       {

@@ -19,7 +19,7 @@ const count = computed((): Record<string, number> => {
     const { stage } = standingOf(batch, today)
     return stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
   })
-  return { Shelf: dueOf(batches.list, today).today.length, Rack: onRack.length }
+  return { Shelf: dueOf(batches.list, today, workshop.dayOf).today.length, Rack: onRack.length }
 })
 
 onMounted(() => void batches.load())

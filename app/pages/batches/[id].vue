@@ -36,8 +36,12 @@ watch(
 )
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
 const told = computed(() => (batch.value ? standingEvents(batch.value.events) : []))
+const atBench = computed(() =>
+  told.value.some((event) => event.kind === 'poured' && event.made !== undefined),
+)
 const words = {
   poured: 'Poured',
+  checked: 'Looked after it',
   cut: 'Cut',
   left: 'Left the rack',
   noted: 'Note',
@@ -74,6 +78,7 @@ const print = () => window.print()
         <BatchActions :batch="batch" class="mb-3" />
         <div class="flex flex-wrap gap-2">
           <AppButton @click="print"><Printer :size="16" /> Print the sheet</AppButton>
+          <AppButton v-if="atBench" :to="`/bench/${batch.id}`">As made at the bench</AppButton>
           <AppButton :to="`/formulas/${batch.formulaId}`">Its formula now</AppButton>
         </div>
       </div>

@@ -143,6 +143,8 @@ const pictureOf = (batch: BatchSummary) => batch.face
         </form>
         <p v-if="codeProblem" role="alert" class="mt-2 text-stop">{{ codeProblem }}</p>
       </section>
+      <ReachCard />
+      <VesselCard />
     </div>
   </div>
 </template>

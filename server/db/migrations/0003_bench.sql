@@ -43,3 +43,9 @@ CREATE TABLE paired (
   paired_at TEXT NOT NULL,
   ended_at TEXT
 ) STRICT;
+
+-- Whether Mantle answers to the local network; one row.
+CREATE TABLE reach (
+  id INTEGER PRIMARY KEY CHECK (id = 1),
+  open INTEGER NOT NULL CHECK (open IN (0, 1))
+) STRICT;

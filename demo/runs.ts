@@ -1,0 +1,89 @@
+import type { BatchEvent } from '#contracts/batch'
+import type { Frozen } from '#contracts/result'
+import type { Run, RunEvent, RunSetup } from '#contracts/run'
+import { gateOf } from '#core/bench/gate'
+import { contextOf, planFor } from '#core/bench/plan'
+import { pouredBy } from '#core/bench/poured'
+import { celsiusAt, type Curve } from '#core/heat/cooling'
+import { chance } from '#core/risk/chance'
+import { speaker } from '#core/units/say'
+import { v7 } from 'uuid'
+
+/** How the shed usually sets up. */
+const setup: RunSetup = {
+  roomC: 17,
+  scaleMax: 10_000,
+  guardC: 38,
+  thermometer: true,
+  meltBy: 'stove',
+  oilsOntoLye: false,
+  divide: null,
+  order: [],
+  leftOut: [],
+  own: [],
+}
+const scale = 0.1
+
+/**
+ * A batch as Idris made it at the bench: weights within a step or two of the scale, both vessels cooling until they met, the
+ * stages in their time.
+ * @param startedAt instant at which it began
+ */
+export function runAtBench(
+  frozen: Frozen,
+  startedAt: string,
+  day: string,
+  note: string,
+): {
+  run: Pick<Run, 'id' | 'setup' | 'scale' | 'startedAt'>
+  events: RunEvent[]
+  poured: Omit<BatchEvent & { kind: 'poured' }, 'id'>
+} {
+  const ctx = contextOf(frozen, setup, scale, speaker({ scale }))
+  const plan = planFor(ctx)
+  const random = chance(17)
+  const start = Date.parse(startedAt)
+  const events: RunEvent[] = []
+  type Bare = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never
+  const tell = (minutes: number, event: Bare) => {
+    const ms = start + minutes * 60_000
+    events.push({ ...event, id: v7({ msecs: ms }), at: new Date(ms).toISOString() } as RunEvent)
+  }
+  const timeOf = (kind: string) => {
+    const index = plan.steps.findIndex((step) => step.kind === kind)
+    return plan.times[index]?.to ?? 0
+  }
+  const peak = (plan.peak.low + plan.peak.high) / 2
+  const lye: Curve = { from: timeOf('dissolve'), startC: peak, perMinute: 0.0115, roomC: 17 }
+  const oils: Curve = { from: timeOf('melt'), startC: 57, perMinute: 0.0085, roomC: 17 }
+  plan.steps.forEach((step, index) => {
+    const to = plan.times[index]!.to
+    if (step.kind === 'gate')
+      for (const { id } of gateOf(ctx.document)) tell(to, { kind: 'confirmed', point: id })
+    if (step.weigh) {
+      const off = Math.round(random.normal() * 0.8) * scale
+      const grams = Number(Math.max(0, step.weigh.grams + off).toFixed(1))
+      tell(to, { kind: 'scooped', step: step.id, grams, typed: false })
+    }
+    if (step.kind === 'dissolve')
+      tell(to, { kind: 'read', vessel: 'lye', celsius: peak, typed: false })
+    if (step.kind === 'meet')
+      for (let at = plan.times[index]!.from; at <= to; at += 10) {
+        const read = (curve: Curve) =>
+          Number((celsiusAt(curve, at) + random.normal() * 0.2).toFixed(1))
+        tell(at, { kind: 'read', vessel: 'lye', celsius: read(lye), typed: false })
+        tell(at, { kind: 'read', vessel: 'oils', celsius: read(oils), typed: false })
+      }
+    tell(to, { kind: 'done', step: step.id })
+    if (step.kind === 'combine') {
+      tell(to + 1.2, { kind: 'marked', pot: step.pot ?? 0, stage: 'emulsion' })
+      tell(to + 2, { kind: 'blended', pot: step.pot ?? 0, seconds: 38 })
+      tell(to + 3.5, { kind: 'marked', pot: step.pot ?? 0, stage: 'light' })
+    }
+  })
+  tell(plan.minutes, { kind: 'noted', says: note })
+  tell(plan.minutes, { kind: 'finished', pouredDay: day })
+  events.sort((a, b) => a.at.localeCompare(b.at))
+  const run = { id: v7({ msecs: start }), setup, scale, startedAt }
+  return { run, events, poured: pouredBy(frozen, run, events)! as never }
+}

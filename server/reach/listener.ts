@@ -1,0 +1,7 @@
+import type { RequestListener } from 'node:http'
+
+let kept: RequestListener | null = null
+
+/** What answers requests, for the second door. */
+export const keepListener = (listener: RequestListener): void => void (kept = listener)
+export const listener = (): RequestListener => kept!
