@@ -17,6 +17,7 @@ export interface RunKeeper {
 }
 
 const outboxKey = (id: string) => `mantle-run-${id}`
+const takenKey = (id: string) => `mantle-run-taken-${id}`
 const copyKey = (batchId: string) => `mantle-bench-${batchId}`
 
 /** ms between tries when the server does not answer. */
@@ -50,7 +51,7 @@ export const rememberBench = (batchId: string, bench: unknown): void =>
 export function useServerKeeper(first: Run): RunKeeper {
   const own = deviceId()
   const { id } = first
-  const taken = shallowRef<ToldEvent[]>(first.events)
+  const taken = shallowRef<ToldEvent[]>([])
   const outbox = ref<RunEvent[]>(stored<RunEvent[]>(outboxKey(id)) ?? [])
   const state = ref<'kept' | 'sending' | 'cut-off'>('kept')
   const held = ref(false)
@@ -72,14 +73,17 @@ export function useServerKeeper(first: Run): RunKeeper {
   })
 
   function merge(more: ToldEvent[]) {
-    const known = new Set(taken.value.map(({ seq }) => seq))
-    const fresh = more.filter(({ seq }) => !known.has(seq))
-    if (fresh.length) taken.value = [...taken.value, ...fresh].sort((a, b) => a.seq - b.seq)
+    const bySeq = new Map([...taken.value, ...more].map((event) => [event.seq, event]))
+    if (bySeq.size > taken.value.length)
+      taken.value = [...bySeq.values()].sort((a, b) => a.seq - b.seq)
     const ids = new Set(taken.value.map((event) => event.id))
     if (outbox.value.some((event) => ids.has(event.id)))
       outbox.value = outbox.value.filter((event) => !ids.has(event.id))
   }
+  merge([...first.events, ...(stored<ToldEvent[]>(takenKey(id)) ?? [])])
   watch(outbox, (all) => store(outboxKey(id), all), { deep: true })
+  // For a reload while the server is away; it is the server's list that counts whenever it answers.
+  watch(taken, (all) => store(takenKey(id), all), { immediate: true })
 
   async function send(): Promise<void> {
     if (sending || !outbox.value.length || !leading.value) return

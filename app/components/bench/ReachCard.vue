@@ -72,9 +72,7 @@ const end = (id: string) => attempt(() => api.remove(`/api/reach/paired/${id}`))
       <template v-if="reach.open">
         <p class="mt-2">
           On the tablet open
-          <b v-for="address in reach.addresses" :key="address" class="block font-mono">{{
-            address
-          }}</b>
+          <b v-for="one in reach.addresses" :key="one" class="block font-mono">{{ one }}</b>
         </p>
         <p v-if="!reach.addresses.length" class="mt-2 text-warn">
           This computer has no address in a network at the moment.
