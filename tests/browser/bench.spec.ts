@@ -3,6 +3,7 @@ import { v7 } from 'uuid'
 import type { Batch } from '../../contracts/batch'
 import type { Run } from '../../contracts/run'
 import { blankFormula } from '../../core/formula/blank'
+import { Line } from '../support/line'
 import { send } from '../support/send'
 import { expect, test } from './fixtures'
 
@@ -49,8 +50,8 @@ async function space(page: Page) {
 const heading = (page: Page, says: string | RegExp) =>
   expect(page.getByRole('heading', { level: 1, name: says })).toBeVisible()
 /** Opens the plan of a batch and begins it, by keyboard. */
-async function begin(page: Page, batch: Batch) {
-  await page.goto(`/bench/${batch.id}`)
+async function begin(page: Page, batch: Batch, url = '') {
+  await page.goto(`${url}/bench/${batch.id}`)
   await page.getByRole('button', { name: 'Start at the bench' }).press('Enter')
   await heading(page, 'Clear the room, dress')
 }
@@ -87,11 +88,11 @@ test.describe.configure({ timeout: 240_000 })
 test('a milk batch with citric acid in two parts, through an over-pour, weak lye, a cut line and a reload', async ({
   page,
   server,
-  context,
 }) => {
   await listening(page)
   const batch = await planned(server.url, milky)
-  await begin(page, batch)
+  const line = await Line.open(server.port)
+  await begin(page, batch, line.url)
   await dress(page)
   await weigh(page, 'Weigh the water into the lye jug')
   await weigh(page, /citric acid.*dissolve it in the water/)
@@ -130,14 +131,14 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
 
   // The line is cut: the scale is silent, what is typed is kept here.
   await heading(page, 'Weigh the olive oil into the pan')
-  await context.setOffline(true)
+  line.cut()
   await expect(page.getByText('The scale says nothing. Type what it shows')).toBeVisible()
   await page.keyboard.type('701.5')
   await taken(page)
   await space(page)
   await heading(page, 'Let the oils cool')
   await expect(page.getByText(/cut off: \d+ kept on this device/)).toBeVisible()
-  await context.setOffline(false)
+  await line.mend()
   await expect(page.getByRole('status').filter({ hasText: /^kept$/ })).toBeVisible({
     timeout: 20_000,
   })
@@ -149,7 +150,9 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   await weigh(page, 'Weigh the goat milk into the oils')
   await weigh(page, 'Weigh the activated charcoal, dark')
   await heading(page, 'Let the temperatures meet')
+  // The milk was cold and the weak lye never hot: both are warmed again.
   await page.keyboard.press('p')
+  await page.keyboard.press('j')
   await waitFor(page, 'They meet: combine')
   await space(page)
   await heading(page, 'Lye into the oils, slowly')
@@ -210,6 +213,7 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   expect(poured.made.ratio).toBeCloseTo((grams('weigh:water') + milk * 0.87) / lye, 9)
   const shown = Number((await page.getByTestId('made-superfat').textContent())!.replace(' %', ''))
   expect(shown).toBeCloseTo(superfat * 100, 1)
+  line.cut()
   // Nothing twice: one scoop for each weighing but the ones that were taken back.
   const done = run.events.filter((event) => event.kind === 'done').map((event) => event.step)
   expect(new Set(done).size).toBe(done.length)

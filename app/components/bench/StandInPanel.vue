@@ -80,6 +80,12 @@ const keys = computed(() => {
             grams: bench.ctx.value.onScale.result.oils,
           }),
       },
+      {
+        key: 'j',
+        says: 'Warm the lye jug',
+        act: () =>
+          act({ act: 'warm', vessel: 'lye', toC: plan.value.window.lye.high - 1, grams: 0 }),
+      },
     ]
   if (step.value?.kind === 'stir-in' && step.value.watch)
     return [
@@ -105,7 +111,7 @@ function silence(role: 'scale' | 'lye' | 'oils') {
 }
 useBenchKeys({
   ...Object.fromEntries(
-    ['p', 'd', 'x', 'u', 'v', 'l', 'm'].map((key) => [
+    ['p', 'd', 'x', 'u', 'v', 'l', 'm', 'j'].map((key) => [
       key,
       () => void keys.value.find((one) => one.key === key)?.act(),
     ]),
