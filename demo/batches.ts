@@ -100,6 +100,6 @@ export const demoBatches: DemoBatch[] = [
     bars: 23,
     bench: 'Scent went in at emulsion, four minutes to medium. No time for a swirl.',
   },
-  { formula: 'Oat & Buttermilk', planned: 0, bars: 18 },
   { formula: 'Hostel Bar', planned: 0, bars: 24 },
+  { formula: 'Oat & Buttermilk', planned: 0, bars: 18 },
 ]

@@ -1,4 +1,4 @@
-import { chromium } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { demoTemplate, TestServer } from './support/server'
 
 /* One current picture of each main view, from the demo workshop on a fixed day, into docs/screenshots. */
@@ -8,7 +8,11 @@ const formulas = (await (await fetch(`${server.url}/api/formulas`)).json()) as {
   id: string
   document: { name: string }
 }[]
-const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as { id: string }[]
+const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as {
+  id: string
+  name: string
+  events: object[]
+}[]
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
 const views: [file: string, path: string, width?: number, height?: number][] = [
@@ -22,10 +26,44 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['find-a-formula', '/formulas/find', 1280, 1100],
   ['explained', '/explained'],
   ['check-a-recipe', '/formulas/check'],
-  ['batch-sheet', `/batches/${batches[0]!.id}`],
+  ['batch-sheet', `/batches/${batches.find(({ name }) => name === 'Hostel Bar')!.id}`],
+  [
+    'bench-plan',
+    `/bench/${batches.find(({ events, name }) => name === 'Hostel Bar' && !events.length)!.id}`,
+    1280,
+    900,
+  ],
+  ['bench', '/bench'],
+  ['bench-tablet', '/bench', 820, 1180],
+  [
+    'bench-made',
+    `/bench/${batches.find(({ events }) => events.some((event) => 'made' in event))!.id}`,
+  ],
   ['rack', '/rack'],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
 ]
+/** A rehearsal, as far as the lye that is being weighed. */
+async function toTheLye(page: Page) {
+  await page.getByLabel('Formula').selectOption({ label: 'Hostel Bar' })
+  await page.getByRole('button', { name: 'Alone' }).click()
+  await page.getByRole('heading', { name: 'Clear the room, dress' }).waitFor()
+  for (const key of ['1', '2', '3', '4', '5', ' ', ' ', ' ']) {
+    await page.waitForTimeout(320)
+    await page.keyboard.press(key)
+  }
+  for (const step of [/^Weigh the water/, /^Weigh the citric acid/]) {
+    await page.getByRole('heading', { name: step }).waitFor()
+    await page.getByRole('button', { name: /^Weigh \d/ }).waitFor()
+    await page.keyboard.press('d')
+    await page.getByRole('button', { name: /^Take it/ }).waitFor()
+    await page.keyboard.press('Space')
+  }
+  await page.getByRole('heading', { name: /^Weigh the lye/ }).waitFor()
+  await page.getByRole('button', { name: /^Weigh \d/ }).waitFor()
+  await page.keyboard.press('p')
+  await page.getByRole('button', { name: /^[89]\.\d g short/ }).waitFor()
+}
+
 const browser = await chromium.launch({
   executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -52,8 +90,10 @@ for (const [file, path, width = 1280, height = 800] of views) {
     await page.getByRole('button', { name: 'Find', exact: true }).click()
     await page.getByRole('region', { name: 'Price and character' }).waitFor()
   }
+  if (path === '/bench') await toTheLye(page)
   if (path.startsWith('/formulas/0')) await page.getByText(/lye-heavy: .*\d/).waitFor()
-  await page.waitForLoadState('networkidle')
+  if (path === '/bench') await page.waitForTimeout(500)
+  else await page.waitForLoadState('networkidle')
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
 }

@@ -115,7 +115,8 @@ export function useWeighing(bench: Bench) {
   }
   /** What is there is to be enough. */
   function takeShort() {
-    if (!step.value || bench.locked.value || !steady.value) return
+    if (whole.value.standing === 'over') return take()
+    if (!step.value || bench.done.value || bench.locked.value || !steady.value) return
     takeScoop()
     bench.finish()
   }

@@ -129,6 +129,9 @@ export interface Advice {
 /** From this wait on an ice bath is offered, minutes. */
 export const longWait = 45
 
+/** °C up to which anybody would warm a vessel only to wait for the other. */
+const warmest = 65
+
 /** Minutes in an ice bath until a curve is down at a temperature. */
 export function iceMinutes(curve: Curve, now: number, toC: number): number {
   const here = celsiusAt(curve, now)
@@ -173,7 +176,7 @@ export function adviceFor(
     const then = Math.max(now, other.stay?.begins ?? now)
     const { roomC, perMinute } = one.curve
     const toC = roomC + (middle(one.own) - roomC) * Math.exp(perMinute * (then - now))
-    return toC > one.own.high + 40 || !Number.isFinite(toC)
+    return toC > warmest || !Number.isFinite(toC)
       ? ice(other, 'too-cold-by-then')
       : { vessel: one.vessel, does: 'warm', toC, minutes: then - now, because: 'too-cold-by-then' }
   }

@@ -61,11 +61,61 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     'a batch',
     async (page) => {
       await page.goto('/')
-      await page.getByRole('link', { name: 'Sheet' }).click()
+      await page.getByRole('link', { name: 'Bench', exact: true }).last().click()
+      await page.getByRole('link', { name: 'Its sheet' }).click()
       await page.getByText('Before the lye is opened').waitFor()
     },
   ],
+  ['the bench', (page) => page.goto('/bench')],
+  ['a plan at the bench', (page) => toPlan(page)],
+  [
+    'a batch from paper',
+    async (page) => {
+      await toPlan(page)
+      await page.goto(`${page.url()}/paper`)
+      await page.getByText('from paper').waitFor()
+    },
+  ],
+  ['a batch as made', (page) => toMade(page)],
+  ['the room check of a rehearsal', (page) => toRehearsal(page, [])],
+  [
+    'a weighing of a rehearsal',
+    async (page) => {
+      await toRehearsal(page, ['1', '2', '3', '4', '5', ' ', ' ', ' '])
+      await page.getByRole('heading', { name: /^Weigh the water/ }).waitFor()
+    },
+  ],
 ]
+
+/** Plans, batches and rehearsals of the demo workshop. */
+const batchAt = async (
+  page: Page,
+  fits: (batch: { name: string; events: object[] }) => boolean,
+) => {
+  const list = (await (await page.request.get('/api/batches')).json()) as {
+    id: string
+    name: string
+    events: object[]
+  }[]
+  return list.find(fits)!.id
+}
+const toPlan = async (page: Page) =>
+  page.goto(
+    `/bench/${await batchAt(page, ({ name, events }) => name === 'Hostel Bar' && !events.length)}`,
+  )
+const toMade = async (page: Page) =>
+  page.goto(
+    `/bench/${await batchAt(page, ({ events }) => events.some((event) => 'made' in event))}`,
+  )
+async function toRehearsal(page: Page, keys: string[]) {
+  await page.goto('/bench')
+  await page.getByRole('button', { name: 'Guided, step by step' }).click()
+  await page.getByRole('heading', { name: 'Clear the room, dress' }).waitFor()
+  for (const key of keys) {
+    await page.waitForTimeout(320)
+    await page.keyboard.press(key)
+  }
+}
 
 for (const [name, go] of places)
   test(`${name}: axe finds nothing serious, and nothing sticks out at any width`, async ({

@@ -32,7 +32,8 @@ test('bars climb from plank to plank and leave from the mantle', async ({ page }
 
 test('a batch keeps its formula while the formula moves on', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: 'Sheet' }).click()
+  await page.getByRole('link', { name: 'Bench', exact: true }).last().click()
+  await page.getByRole('link', { name: 'Its sheet' }).click()
   const lye = await page.getByTestId('weigh-naoh').textContent()
   const sheet = page.url()
   await page.getByRole('link', { name: 'Its formula now' }).click()

@@ -5,7 +5,7 @@ import { pours } from '#core/bench/patterns'
 
 /** The batter: a running clock, one key for each stage, blender seconds, the usual times, and the guides. */
 const bench = useBench()
-const { step, plan, ctx, state, minutes, combinedC, done, devices } = bench
+const { step, plan, ctx, state, minutes, combinedC, done } = bench
 const say = computed(() => ctx.value.say)
 const pot = computed(() => step.value!.pot ?? 0)
 const clock = computed(() => bench.sinceCombined(pot.value))
@@ -115,7 +115,6 @@ const guideKeys = computed(() => {
     )
   return keys
 })
-const listening = computed(() => devices.standInsOn.value)
 </script>
 
 <template>
@@ -125,7 +124,7 @@ const listening = computed(() => devices.standInsOn.value)
         <p class="figure text-[76px] leading-none font-bold sm:text-[112px]">
           {{ clockText(clock ?? 0) }}
         </p>
-        <p class="text-[16px] text-ink-2">since the lye went in{{ listening ? '' : '' }}</p>
+        <p class="text-[16px] text-ink-2">since the lye went in</p>
       </div>
       <button
         v-if="blender"
@@ -165,7 +164,7 @@ const listening = computed(() => devices.standInsOn.value)
         />
       </div>
     </div>
-    <ol class="mt-4 grid gap-2 sm:grid-cols-2 xl:grid-cols-3" aria-label="Stages">
+    <ol class="mt-4 grid gap-2 sm:grid-cols-2" aria-label="Stages">
       <li v-for="(one, index) in stages" :key="one.id">
         <button
           type="button"

@@ -65,7 +65,6 @@ const marks = { stop: 'Stop', think: 'Think', know: 'Know' } as const
       </ul>
     </template>
     <AfterPlanBox class="mt-6 max-w-2xl" :gel="run.setup && ctx.document.method.gel" />
-    <div class="flex-1" />
     <div class="mt-6 flex gap-3">
       <BenchKey says="Back" hint="←" @click="bench.open(plan.steps.at(-1)!.id)" />
       <BenchKey

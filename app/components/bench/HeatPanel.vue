@@ -19,6 +19,7 @@ const dissolved = computed(() =>
 const hasReadings = computed(
   () => state.value.readings.lye.length + state.value.readings.oils.length > 1,
 )
+const combined = computed(() => state.value.order.some((id) => id.startsWith('combine')))
 const peakWords = computed(() => {
   const { low, high } = plan.value.peak
   return `${say.value.temperature(low)} to ${say.value.temperature(high)}`
@@ -43,47 +44,49 @@ function keepTyped() {
 
 <template>
   <section aria-label="Temperatures">
-    <div
-      v-for="vessel in vessels"
-      :key="vessel.kind"
-      class="flex items-center justify-between gap-2"
-    >
-      <div>
-        <span class="text-[16px]">{{ vessel.says }}</span>
-        <small
-          v-if="devices.silent.value[vessel.kind]"
-          role="status"
-          class="block text-[14px] font-semibold text-[#f3c24b]"
-          >thermometer silent</small
-        >
-        <small
-          v-if="state.treated[vessel.kind].how === 'ice'"
-          class="block text-[14px] text-[#9fc8e0]"
-          >in ice water</small
-        >
-      </div>
-      <button
-        v-if="typedFor !== vessel.kind"
-        type="button"
-        class="figure min-h-11 text-[46px] leading-tight font-bold"
-        :style="{ color: vessel.colour }"
-        :aria-label="`${vessel.says} ${degrees(celsius[vessel.kind])}, type a reading`"
-        @click="typedFor = vessel.kind"
+    <div class="max-lg:grid max-lg:grid-cols-2 max-lg:gap-x-6">
+      <div
+        v-for="vessel in vessels"
+        :key="vessel.kind"
+        class="flex items-center justify-between gap-2"
       >
-        {{ degrees(celsius[vessel.kind]) }}
-      </button>
-      <form v-else class="flex gap-2" @submit.prevent="keepTyped">
-        <input
-          v-model="typed"
-          class="field h-12 w-20 text-right text-[20px]"
-          inputmode="decimal"
-          :aria-label="`Temperature of ${vessel.says}`"
-          autofocus
-        />
-        <button type="submit" class="min-h-12 bg-[#2d393b] px-3 font-bold">Keep</button>
-      </form>
+        <div>
+          <span class="text-[16px]">{{ vessel.says }}</span>
+          <small
+            v-if="devices.silent.value[vessel.kind]"
+            role="status"
+            class="block text-[14px] font-semibold text-[#f3c24b]"
+            >thermometer silent</small
+          >
+          <small
+            v-if="state.treated[vessel.kind].how === 'ice'"
+            class="block text-[14px] text-[#9fc8e0]"
+            >in ice water</small
+          >
+        </div>
+        <button
+          v-if="typedFor !== vessel.kind"
+          type="button"
+          class="figure min-h-11 text-[34px] leading-tight font-bold lg:text-[46px]"
+          :style="{ color: vessel.colour }"
+          :aria-label="`${vessel.says} ${degrees(celsius[vessel.kind])}, type a reading`"
+          @click="typedFor = vessel.kind"
+        >
+          {{ degrees(celsius[vessel.kind]) }}
+        </button>
+        <form v-else class="flex gap-2" @submit.prevent="keepTyped">
+          <input
+            v-model="typed"
+            class="field h-12 w-20 text-right text-[20px]"
+            inputmode="decimal"
+            :aria-label="`Temperature of ${vessel.says}`"
+            autofocus
+          />
+          <button type="submit" class="min-h-12 bg-[#2d393b] px-3 font-bold">Keep</button>
+        </form>
+      </div>
     </div>
-    <LazyHeatChart v-if="hasReadings" class="mt-2 h-[200px] max-lg:h-[170px]" />
+    <LazyHeatChart v-if="hasReadings && !combined" class="mt-2 h-[200px] max-lg:h-[170px]" />
     <p v-if="heat.meeting" class="figure mt-1 text-[16px] font-semibold text-chalk">
       {{ meetingText(heat.meeting, minutes, clock.timeOf) }}
     </p>

@@ -106,7 +106,10 @@ const peak = computed(() =>
               class="py-1 text-left font-medium"
               :class="row.step.weigh!.substance === 'lye' ? 'text-stop' : ''"
             >
-              {{ row.step.short }}
+              {{ row.step.weigh!.name
+              }}<template v-if="row.step.weigh!.pot !== null && row.step.weigh!.kind !== 'share'"
+                >, {{ plan.pots[row.step.weigh!.pot]?.name }}</template
+              >
             </th>
             <td class="py-1 text-right font-[650]">{{ say.mass(row.grams) }}</td>
             <td class="w-32 py-1 text-right text-ink-2">

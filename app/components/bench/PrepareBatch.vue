@@ -87,7 +87,8 @@ const waits = computed(() => plan.value.times.reduce((sum, { waits: own }) => su
             </div>
           </div>
           <div class="flex flex-wrap gap-2">
-            <AppButton @click="print"><Printer :size="16" /> Print</AppButton>
+            <AppButton :to="`/batches/${batch.id}`">Its sheet</AppButton>
+            <AppButton @click="print"><Printer :size="16" /> Print the plan</AppButton>
             <AppButton v-if="!begun" @click="begin(true)">Write up from paper</AppButton>
             <AppButton v-else-if="run?.paper" :to="`/bench/${batch.id}/paper`"
               >Write up from paper</AppButton

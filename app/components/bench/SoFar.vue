@@ -30,8 +30,12 @@ const watered = computed(() => Object.values(state.value.watered).reduce((a, b) 
   >
     <h2 class="text-[15px] font-normal !text-ink-2">As weighed so far</h2>
     <p class="figure text-[20px] leading-snug font-bold">
-      superfat {{ say.percent(soFar.superfat, 1) }}, water {{ say.ratio(soFar.ratio) }}
+      <span class="block whitespace-nowrap" :class="soFar.superfat < 0 ? 'text-[#ff8d75]' : ''"
+        >superfat {{ say.percent(soFar.superfat, 1) }}</span
+      >
+      <span class="block whitespace-nowrap">water {{ say.ratio(soFar.ratio) }}</span>
     </p>
+    <p v-if="soFar.superfat < 0" class="font-semibold text-[#ff8d75]">Free lye: not for skin.</p>
     <p class="figure text-ink-2">
       <template v-if="off.length">
         <span v-for="(one, place) in off.slice(0, 3)" :key="one.name"

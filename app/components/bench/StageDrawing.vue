@@ -6,7 +6,7 @@ const { stage, colour = '#e7d9b0' } = defineProps<{ stage: BatterStage; colour?:
 </script>
 
 <template>
-  <svg viewBox="0 0 120 70" class="h-[70px] w-[120px] shrink-0" aria-hidden="true">
+  <svg viewBox="0 0 120 70" class="h-[52px] w-[90px] shrink-0" aria-hidden="true">
     <path d="M6 22 Q8 66 34 66 H86 Q112 66 114 22 Z" :fill="colour" stroke="#6d7b7c" />
     <template v-if="stage === 'cloudy'">
       <ellipse cx="38" cy="24" rx="16" ry="4" fill="#c9a64d" />
