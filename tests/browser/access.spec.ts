@@ -61,7 +61,11 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     'a batch',
     async (page) => {
       await page.goto('/')
-      await page.getByRole('link', { name: 'Bench', exact: true }).last().click()
+      await page
+        .getByRole('listitem')
+        .filter({ hasText: 'Pour Hostel Bar' })
+        .getByRole('link', { name: 'Bench' })
+        .click()
       await page.getByRole('link', { name: 'Its sheet' }).click()
       await page.getByText('Before the lye is opened').waitFor()
     },
@@ -109,6 +113,7 @@ const toMade = async (page: Page) =>
   )
 async function toRehearsal(page: Page, keys: string[]) {
   await page.goto('/bench')
+  await page.evaluate(() => sessionStorage.clear())
   await page.getByRole('button', { name: 'Guided, step by step' }).click()
   await page.getByRole('heading', { name: 'Clear the room, dress' }).waitFor()
   for (const key of keys) {

@@ -32,7 +32,11 @@ test('bars climb from plank to plank and leave from the mantle', async ({ page }
 
 test('a batch keeps its formula while the formula moves on', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: 'Bench', exact: true }).last().click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Pour Hostel Bar' })
+    .getByRole('link', { name: 'Bench' })
+    .click()
   await page.getByRole('link', { name: 'Its sheet' }).click()
   const lye = await page.getByTestId('weigh-naoh').textContent()
   const sheet = page.url()

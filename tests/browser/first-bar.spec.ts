@@ -92,7 +92,11 @@ test('the sheet prints on one page, a long one too', async ({ page }) => {
     const pdf = await page.pdf({ format: 'A4', preferCSSPageSize: true })
     return pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)?.length
   }
-  await page.getByRole('link', { name: 'Bench', exact: true }).last().click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Pour Hostel Bar' })
+    .getByRole('link', { name: 'Bench' })
+    .click()
   await page.getByRole('link', { name: 'Its sheet' }).click()
   await expect(page.getByTestId('weigh-naoh')).toBeVisible()
   expect(await pagesOf()).toBe(1)

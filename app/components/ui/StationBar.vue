@@ -41,12 +41,12 @@ useShortcuts({
     >
     <NuxtLink
       to="/"
-      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7"
+      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white max-sm:hidden sm:mr-7"
     >
       <span class="chamfer h-4 w-[26px] bg-chalk" style="--cut: 4px" />
       <span class="max-sm:sr-only">Mantle</span>
     </NuxtLink>
-    <nav aria-label="Stations" class="flex">
+    <nav aria-label="Stations" class="flex min-w-0 overflow-x-auto">
       <NuxtLink
         v-for="station in stations"
         :key="station.path"
@@ -68,7 +68,7 @@ useShortcuts({
       </NuxtLink>
     </nav>
     <div class="flex-1" />
-    <div class="flex items-center gap-2 text-[#b9c5c3] sm:gap-4">
+    <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
       <button
         type="button"
         class="flex items-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
