@@ -34,7 +34,8 @@ const setups = fc.record({
   oilsOntoLye: fc.boolean(),
 })
 
-describe('any formula as a plan', () => {
+// Whole plans of drawn formulas take a while on a busy machine.
+describe('any formula as a plan', { timeout: 30_000 }, () => {
   it('weighs everything once, in an order in which nothing is missing', () => {
     fc.assert(
       fc.property(anyFormula, setups, (document, setup) => {
