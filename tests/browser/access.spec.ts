@@ -77,7 +77,7 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     async (page) => {
       await toPlan(page)
       await page.goto(`${page.url()}/paper`)
-      await page.getByText('from paper').waitFor()
+      await page.getByRole('heading', { name: /from paper$/ }).waitFor()
     },
   ],
   ['a batch as made', (page) => toMade(page)],
