@@ -1,4 +1,4 @@
-/* The words of the bench that are lists of choices. */
+/* The words of the bench that are lists of choices, and how a run begins before anybody changes anything. */
 
 /** Vessels whose temperature is watched. */
 export const vesselKinds = ['lye', 'oils'] as const
@@ -15,3 +15,17 @@ export type BatterStage = (typeof batterStages)[number]
 /** What was done about a batter that ran away. */
 export const rescues = ['waited', 'simpler-pour', 'dough'] as const
 export type Rescue = (typeof rescues)[number]
+
+/** An ordinary day at the bench. Apart from the schema, so that a screen that only begins with it does not load what validates. */
+export const usualSetup = {
+  roomC: 20,
+  scaleMax: 5000,
+  guardC: 38,
+  thermometer: true,
+  meltBy: 'stove' as const,
+  oilsOntoLye: false,
+  divide: null,
+  order: [],
+  leftOut: [],
+  own: [],
+}

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from './batch'
-import { batterStages, rescues, treatments, vesselKinds } from './benchWords'
+import { batterStages, rescues, treatments, usualSetup, vesselKinds } from './benchWords'
 
 /*
  * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
@@ -18,19 +18,19 @@ const says = z.string().trim().min(1)
 
 /** How this batch is to be made: the day's room, scale and ways, and what the maker changed in the plan. */
 export const setupSchema = z.strictObject({
-  roomC: z.number().min(-10).max(45).default(20),
+  roomC: z.number().min(-10).max(45).default(usualSetup.roomC),
   /** The most that the scale weighs, g, its vessel included. */
-  scaleMax: z.number().min(50).max(500_000).default(5000),
+  scaleMax: z.number().min(50).max(500_000).default(usualSetup.scaleMax),
   /** °C that milk and other sugary liquids stay under. */
-  guardC: z.number().min(20).max(60).default(38),
+  guardC: z.number().min(20).max(60).default(usualSetup.guardC),
   /** Whether a thermometer is at hand; without one both vessels are judged by hand. */
-  thermometer: z.boolean().default(true),
+  thermometer: z.boolean().default(usualSetup.thermometer),
   /** Hard fats melted by the hot lye instead of by the stove. */
-  meltBy: z.enum(['stove', 'lye']).default('stove'),
+  meltBy: z.enum(['stove', 'lye']).default(usualSetup.meltBy),
   /** The one exception to lye into oils, for lye made on frozen milk. */
-  oilsOntoLye: z.boolean().default(false),
+  oilsOntoLye: z.boolean().default(usualSetup.oilsOntoLye),
   /** Pots divided before the lye goes in, or as batter at emulsion. */
-  divide: z.enum(['upfront', 'batter']).nullable().default(null),
+  divide: z.enum(['upfront', 'batter']).nullable().default(usualSetup.divide),
   /** The order the maker put the steps in; those not named keep their usual place. */
   order: z.array(stepId).max(300).default([]),
   leftOut: z.array(stepId).max(100).default([]),
@@ -101,6 +101,10 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...base, kind: z.literal('undone'), event: idSchema }),
 ])
 export type RunEvent = z.infer<typeof runEventSchema>
+
+type Untold<Event> = Event extends RunEvent ? Omit<Event, 'id' | 'at'> : never
+/** What happens, before it has an id and a moment. */
+export type NewRunEvent = Untold<RunEvent>
 
 /** What a device sends: its own name for itself, and what happened there, in order. */
 export const runEventsSchema = z.strictObject({

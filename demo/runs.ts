@@ -1,6 +1,7 @@
 import type { BatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
-import type { Run, RunEvent, RunSetup } from '#contracts/run'
+import { usualSetup } from '#contracts/benchWords'
+import type { NewRunEvent, Run, RunEvent, RunSetup } from '#contracts/run'
 import { gateOf } from '#core/bench/gate'
 import { contextOf, planFor } from '#core/bench/plan'
 import { pouredBy } from '#core/bench/poured'
@@ -8,20 +9,10 @@ import { celsiusAt, type Curve } from '#core/heat/cooling'
 import { chance } from '#core/risk/chance'
 import { speaker } from '#core/units/say'
 import { v7 } from 'uuid'
+import { demoWorkshop } from './workshop'
 
 /** How the shed usually sets up. */
-const setup: RunSetup = {
-  roomC: 17,
-  scaleMax: 10_000,
-  guardC: 38,
-  thermometer: true,
-  meltBy: 'stove',
-  oilsOntoLye: false,
-  divide: null,
-  order: [],
-  leftOut: [],
-  own: [],
-}
+const setup: RunSetup = { ...usualSetup, ...demoWorkshop.bench }
 const scale = 0.1
 
 /**
@@ -44,8 +35,7 @@ export function runAtBench(
   const random = chance(17)
   const start = Date.parse(startedAt)
   const events: RunEvent[] = []
-  type Bare = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never
-  const tell = (minutes: number, event: Bare) => {
+  const tell = (minutes: number, event: NewRunEvent) => {
     const ms = start + minutes * 60_000
     events.push({ ...event, id: v7({ msecs: ms }), at: new Date(ms).toISOString() } as RunEvent)
   }

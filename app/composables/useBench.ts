@@ -1,6 +1,6 @@
 import type { VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
-import type { RunEvent } from '#contracts/run'
+import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { celsiusAtCombine } from '#core/bench/batter'
 import { gateOf } from '#core/bench/gate'
 import { heatState } from '#core/bench/heatState'
@@ -21,9 +21,6 @@ import { useIntervalFn } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 import type { RunKeeper } from './useRunKeeper'
 
-type Bare<Event> = Event extends RunEvent ? Omit<Event, 'id' | 'at'> : never
-export type NewRunEvent = Bare<RunEvent>
-
 /** s of the bench's clock between two readings of a thermometer that are kept, and while lye dissolves. */
 const readEvery = { usually: 30, dissolving: 10 }
 
@@ -40,7 +37,7 @@ export interface BenchSubject {
 export function createBench(subject: BenchSubject) {
   const { keeper } = subject
   const workshop = useWorkshop()
-  const run = keeper.run.value!
+  const { run } = keeper
   const ctx = computed(() => contextOf(subject.frozen, run.setup, run.scale, workshop.say))
   const plan = computed(() => planFor(ctx.value))
   const state = computed(() => runOf(plan.value, run.startedAt, keeper.events.value))
@@ -104,10 +101,6 @@ export function createBench(subject: BenchSubject) {
     if (!id || !keeper.leading.value) return
     tell({ kind: 'done', step: id })
     looking.value = null
-  }
-  function undo() {
-    const { last } = state.value
-    if (last) tell({ kind: 'undone', event: last.id })
   }
 
   const heatSince = ref(0)
@@ -184,7 +177,6 @@ export function createBench(subject: BenchSubject) {
     target,
     locked,
     finish,
-    undo,
     heat,
     celsius,
     keepReading,

@@ -8,8 +8,7 @@ import { useIntervalFn } from '@vueuse/core'
 export function useBenchClock(startedAt: string, events: () => RunEvent[], speed: Ref<number>) {
   const workshop = useWorkshop()
   const latest = Math.max(Date.parse(startedAt), ...events().map(({ at }) => Date.parse(at)))
-  const begin = speed.value === 1 ? Math.max(workshop.clock(), latest) : latest
-  const now = ref(begin)
+  const now = ref(Math.max(workshop.clock(), latest))
   let since = performance.now()
   useIntervalFn(() => {
     const here = performance.now()

@@ -6,8 +6,7 @@ const settled = 3000
  * on, or behind HTTPS.
  */
 export function useOfflineBench() {
-  const possible = isSecureContext && 'serviceWorker' in navigator
-  if (possible)
+  if (isSecureContext && 'serviceWorker' in navigator)
     onMounted(async () => {
       try {
         await navigator.serviceWorker.register('/bench-sw.js', { scope: '/bench/' })
@@ -25,5 +24,4 @@ export function useOfflineBench() {
         // switched off in this browser: the run is on the server all the same
       }
     })
-  return { possible }
 }

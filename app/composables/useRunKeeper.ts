@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 
 /** Where the events of a run are kept: on the server with this device as the safety net, or, for a rehearsal, here alone. */
 export interface RunKeeper {
-  run: Readonly<Ref<Run | null>>
+  run: Run
   /** Everything that happened, what the server has not taken yet included. */
   events: Readonly<Ref<RunEvent[]>>
   keep(event: RunEvent): void
@@ -106,10 +106,13 @@ export function useServerKeeper(first: Run): RunKeeper {
         held.value = true
         state.value = 'kept'
         await catchUp()
-      } else if (status >= 400 && status < 500) {
-        // One event that the server cannot read must not hold up the others for ever.
-        outbox.value = outbox.value.slice(1)
+      } else if (status === 422) {
+        // The one event that the server cannot read must not hold up the others for ever.
+        const path = error instanceof ApiError ? (error.faults[0]?.path ?? '') : ''
+        const bad = lot[Number(/^events\[(\d+)\]/.exec(path)?.[1] ?? 0)]
+        outbox.value = outbox.value.filter((event) => event.id !== bad?.id)
         useToasts().show(sentenceOf(error), { bad: true })
+        state.value = outbox.value.length ? 'sending' : 'kept'
       } else {
         state.value = 'cut-off'
         retry = setTimeout(() => void send(), retryAfter)
@@ -155,7 +158,7 @@ export function useServerKeeper(first: Run): RunKeeper {
     const drove: RunEvent = {
       id: newId(),
       at: new Date(
-        Math.max(...events.value.map(({ at }) => Date.parse(at)), Date.now()),
+        Math.max(...events.value.map(({ at }) => Date.parse(at)), useWorkshop().clock()),
       ).toISOString(),
       kind: 'drove',
       name: deviceName(),
@@ -178,7 +181,7 @@ export function useServerKeeper(first: Run): RunKeeper {
     clearTimeout(retry)
   })
   return {
-    run: computed(() => first),
+    run: first,
     events,
     keep,
     waiting: computed(() => outbox.value.length),
@@ -202,7 +205,7 @@ export function useLocalKeeper(
   }
   const before = stored<Kept>(outboxKey(id))
   const kept = ref<Kept>(before ?? { startedAt, events: [] })
-  const run = computed<Run>(() => ({
+  const run: Run = {
     id,
     batchId: id,
     setup,
@@ -211,7 +214,7 @@ export function useLocalKeeper(
     startedAt: kept.value.startedAt,
     driver: deviceId(),
     events: [],
-  }))
+  }
   return {
     run,
     events: computed(() => kept.value.events),

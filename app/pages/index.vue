@@ -21,13 +21,8 @@ onMounted(() => {
 
 const byId = computed(() => new Map(batches.list.map((batch) => [batch.id, batch])))
 const due = computed(() => dueOf(batches.list, today.value, workshop.dayOf))
-const between = ({ between: window }: Due) => {
-  if (!window) return ''
-  const [from, to] = [window.from, window.to].map((at) =>
-    momentText(at, workshop.settings.timeZone),
-  )
-  return from === to ? from! : `${from} to ${to}`
-}
+const between = ({ between: window }: Due) =>
+  window ? whenText(window, workshop.settings.timeZone) : ''
 interface Job {
   due: Due
   batch: BatchSummary

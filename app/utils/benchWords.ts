@@ -62,3 +62,16 @@ export function momentText(instant: string, timeZone: string): string {
 /** The code on a bench sheet: the batch's number and four letters of its id, so that a mistyped number is noticed. */
 export const paperCode = ({ id, number }: { id: string; number: number }): string =>
   `${number}-${id.slice(-4).toUpperCase()}`
+
+/** The checks after a pour, as something to do. */
+export const checkWords = {
+  peek: 'Look under the cover',
+  unwrap: 'Unwrap, or out of the cold',
+  unmould: 'Unmould and cut',
+} as const
+
+/** When something is best done: one moment, or from one to another. */
+export function whenText({ from, to }: { from: string; to: string }, timeZone: string): string {
+  const begins = momentText(from, timeZone)
+  return from === to ? begins : `${begins} to ${momentText(to, timeZone)}`
+}

@@ -1,6 +1,5 @@
-import type { RunEvent, Run } from '#contracts/run'
+import type { NewRunEvent, Run, RunEvent } from '#contracts/run'
 import type { Plan } from '#core/bench/plan'
-import type { NewRunEvent } from '~/composables/useBench'
 
 /** What stands on a filled-in bench sheet. */
 export interface PaperDraft {

@@ -26,10 +26,6 @@ export const normalAt: Record<string, { normal: string; not: string }> = {
     normal: 'Yellow, thick, a little curdled.',
     not: 'Orange or brown, a smell of burnt milk: stop and cool it.',
   },
-  'into-oils': {
-    normal: 'Droplets, a cloudy look.',
-    not: 'Lumps of set fat: warm it a little.',
-  },
   combine: {
     normal: 'Cloudy at once, streaks, liquid on top for a while.',
     not: 'Grains or porridge in the first seconds: stop, feel how cold it is.',

@@ -1,7 +1,7 @@
 import { inSentence } from '../formula/names'
 import { at, forPot, weighStep, type PlanContext } from './context'
 import { pours } from './patterns'
-import type { Pot } from './pots'
+import { lyeByPot, type Pot } from './pots'
 import type { Step } from './step'
 
 /** Pours by weight of what is divided, from what is really there. */
@@ -52,14 +52,13 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
   const blend = method.blender
     ? 'Through a sieve, down the shaft of the blender; tap the air out. Short pulses and stirring in turn.'
     : 'Through a sieve, stirring. Stir and rest in turn: minutes to an hour.'
-  const lyeFree = document.parts.length > 0 && document.parts.some((part) => part.water)
 
   let before = ['meet']
   if (dividing === 'upfront') {
     const oils = divideSteps(ctx, 'oils', ({ result }) => result.oils + sumOils(result), before)
     steps.push(...oils)
     before = oils.map(({ id }) => id)
-    if (!lyeFree) {
+    if (!lyeByPot(document)) {
       const lye = divideSteps(ctx, 'lye', ({ result }) => lyeJugGrams(result), ['meet'])
       steps.push(...lye)
       before = [...before, ...lye.map(({ id }) => id)]

@@ -1,5 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
+import type { Portion } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
+import type { Window } from '../heat/meeting'
 import type { OnScale } from '../formula/onScale'
 import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
@@ -17,6 +19,10 @@ export interface PlanContext {
   say: Speaker
   /** Milk, honey water and the like are in it: everything stays under the guard. */
   scorches: boolean
+  /** The hot lye melts the hard fats: the two are one before there is anything to wait for. */
+  meltsByLye: boolean
+  /** When lye and oils may be combined. */
+  window: Window
 }
 
 /** Shares of the target within which a weighing is as planned; at least one step of the scale. */
@@ -64,6 +70,23 @@ export function weighStep({ onScale }: PlanContext, step: WeighStep): Step {
       tolerance: toleranceOf(step.weigh.kind, step.weigh.grams, onScale.scale),
     },
   }
+}
+
+type PortionStep = Omit<WeighStep, 'id' | 'weigh'> & { id?: string; alone?: boolean }
+
+/** A step that weighs one portion of the formula: a fat, a liquid, an extra or a scent. */
+export function portionStep(
+  ctx: PlanContext,
+  kind: 'fat' | 'liquid' | 'additive' | 'scent',
+  { id, name, grams }: Portion,
+  pot: number | null,
+  { alone = false, ...step }: PortionStep,
+): Step {
+  return weighStep(ctx, {
+    id: `weigh:${kind}:${id}`,
+    ...step,
+    weigh: { kind, id, name, substance: kind, grams, pot, alone },
+  })
 }
 
 /** Words such as "for the smoke pot". */

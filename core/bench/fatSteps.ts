@@ -1,7 +1,8 @@
 import type { FormulaResult } from '#contracts/result'
 import { inSentence } from '../formula/names'
+import type { Library } from '../materials/library'
 import { scorches } from '../water/milk'
-import { weighStep, type PlanContext } from './context'
+import { portionStep, type PlanContext } from './context'
 import type { Step } from './step'
 
 /** What dispersing takes out of a fat that is weighed into the pot. */
@@ -24,6 +25,10 @@ export function fatsAt(result: FormulaResult, moment: 'pot' | 'trace') {
   }))
 }
 
+/** Whether a fat has to be melted: it is hard or soft in a cool room. */
+export const isHard = (library: Library, id: string): boolean =>
+  (library.fats.get(id)?.stateAt20 ?? 'liquid') !== 'liquid'
+
 const firmness = { hard: 0, soft: 1, liquid: 2 }
 
 /** The steps that make the pan of oils, hard fats first, and what goes into it before the lye. */
@@ -36,25 +41,22 @@ export function fatSteps(ctx: PlanContext): Step[] {
   const fats = fatsAt(result, 'pot')
     .filter(({ grams }) => grams > 0)
     .sort((a, b) => firmness[state(a.id)] - firmness[state(b.id)])
-  const hard = fats.filter(({ id }) => state(id) !== 'liquid')
-  const liquid = fats.filter(({ id }) => state(id) === 'liquid')
+  const hard = fats.filter(({ id }) => isHard(library, id))
+  const liquid = fats.filter(({ id }) => !isHard(library, id))
   const weigh = (fat: (typeof fats)[number], after: string[]) => {
     const mixUp = library.fats.get(fat.id)?.mixUp
-    return weighStep(ctx, {
-      id: `weigh:fat:${fat.id}`,
+    return portionStep(ctx, 'fat', fat, null, {
       says: `Weigh the ${inSentence(fat.name)} into the pan`,
       how:
         mixUp ??
         'All into one pan on the scale, tared between: half a per cent over does not matter.',
       after,
       vessel: 'pan',
-      weigh: { kind: 'fat', id: fat.id, name: fat.name, substance: 'fat', grams: fat.grams },
     })
   }
-  const byLye = setup.meltBy === 'lye' && hard.length > 0 && !ctx.scorches
   for (const fat of hard) steps.push(weigh(fat, []))
   const hardIds = steps.map(({ id }) => id)
-  if (hard.length && !byLye)
+  if (hard.length && !ctx.meltsByLye)
     steps.push({
       id: 'melt',
       kind: 'melt',
@@ -71,7 +73,7 @@ export function fatSteps(ctx: PlanContext): Step[] {
       vessel: 'pan',
       needed: true,
     })
-  if (byLye)
+  if (ctx.meltsByLye)
     steps.push({
       id: 'melt',
       kind: 'melt',
@@ -122,61 +124,37 @@ export function fatSteps(ctx: PlanContext): Step[] {
   const ready = tender ? ['cool:oils'] : allFats
   for (const milk of milks)
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:liquid:${milk.id}`,
+      portionStep(ctx, 'liquid', milk, null, {
         says: `Weigh the ${inSentence(milk.name)} into the oils`,
         short: `${milk.name} into oils`,
         how: 'Stir. Droplets and a cloudy look are normal.',
         after: ready,
         vessel: 'pan',
         ...(tender ? { watch: { vessel: 'oils' as const, most: setup.guardC } } : {}),
-        weigh: {
-          kind: 'liquid',
-          id: milk.id,
-          name: milk.name,
-          substance: 'liquid',
-          grams: milk.grams,
-        },
       }),
     )
   for (const extra of result.additives.filter(
     ({ moment, grams }) => moment === 'oils' && grams > 0,
   ))
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:additive:${extra.id}`,
+      portionStep(ctx, 'additive', extra, null, {
         says: `Weigh the ${inSentence(extra.name)} into the oils`,
         short: `${extra.name} into oils`,
         how: 'Stir it in, or rub it smooth in a spoonful of the oil first.',
         after: allFats,
         vessel: 'pan',
-        weigh: {
-          kind: 'additive',
-          id: extra.id,
-          name: extra.name,
-          substance: 'additive',
-          grams: extra.grams,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   for (const scent of result.scents.filter(({ moment, grams }) => moment === 'oils' && grams > 0))
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:scent:${scent.id}`,
+      portionStep(ctx, 'scent', scent, null, {
         says: `Weigh the ${inSentence(scent.name)} into the oils`,
         short: `${scent.name} into oils`,
         how: 'Weighed, never spooned or dripped. Last of all, so that little of it is lost.',
         after: [...allFats, ...ready],
         vessel: 'pan',
-        weigh: {
-          kind: 'scent',
-          id: scent.id,
-          name: scent.name,
-          substance: 'scent',
-          grams: scent.grams,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   return steps

@@ -76,19 +76,22 @@ export function heatState(
     readings: falling(readings[kind], treated[kind].minutes),
     perMinute: usual[kind] * (treated[kind].how === 'ice' ? iceBath.times : 1),
   })
-  const fits = kinds.map((kind) =>
-    fitCooling(
-      [vessel(kind)],
-      usualPrior(treated[kind].how === 'ice' ? iceBath.roomC : ctx.setup.roomC),
-    ),
-  )
-  const bothInAir = kinds.every((kind) => treated[kind].how !== 'ice')
-  const joint = bothInAir
-    ? fitCooling(kinds.map(vessel), usualPrior(ctx.setup.roomC))
-    : {
-        curves: fits.map(({ curves }) => curves[0] ?? null),
-        draw: (random: Chance) => fits.map((fit) => fit.draw(random)[0] ?? null),
-      }
+  // Vessels in ice do not share the room: each is fitted by itself.
+  const apart = () => {
+    const fits = kinds.map((kind) =>
+      fitCooling(
+        [vessel(kind)],
+        usualPrior(treated[kind].how === 'ice' ? iceBath.roomC : ctx.setup.roomC),
+      ),
+    )
+    return {
+      curves: fits.map(({ curves }) => curves[0] ?? null),
+      draw: (random: Chance) => fits.map((fit) => fit.draw(random)[0] ?? null),
+    }
+  }
+  const joint = kinds.some((kind) => treated[kind].how === 'ice')
+    ? apart()
+    : fitCooling(kinds.map(vessel), usualPrior(ctx.setup.roomC))
   const [lye, oils] = joint.curves
   const last = (kind: VesselKind) => readings[kind].at(-1)?.celsius ?? null
   const melted = plan.steps.every(

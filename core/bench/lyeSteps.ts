@@ -1,7 +1,7 @@
 import type { FormulaResult } from '#contracts/result'
 import { inSentence } from '../formula/names'
 import { milkWay, scorches } from '../water/milk'
-import { at, forPot, weighStep, type PlanContext } from './context'
+import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import type { Step } from './step'
 
 /** °C under which lactate and its like go into the lye. */
@@ -54,8 +54,7 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
     )
   for (const liquid of before)
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:liquid:${liquid.id}`,
+      portionStep(ctx, 'liquid', liquid, pot, {
         says: `Weigh the ${inSentence(liquid.name)}${liquid.way === 'frozen' ? ', frozen,' : ''} into the lye jug${named}`,
         short: `${liquid.name}${liquid.way === 'frozen' ? ', frozen' : ''}${named}`,
         how:
@@ -63,21 +62,12 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
             ? 'In small pieces. Stand the jug in cold water.'
             : (library.liquids.get(liquid.id)?.mind ?? 'Into the jug with the water.'),
         vessel: jug,
-        weigh: {
-          kind: 'liquid',
-          id: liquid.id,
-          name: liquid.name,
-          substance: 'liquid',
-          grams: liquid.grams,
-          pot,
-        },
       }),
     )
   const dissolved = extras('water')
   for (const extra of dissolved)
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:additive:${extra.id}`,
+      portionStep(ctx, 'additive', extra, pot, {
         says: `Weigh the ${inSentence(extra.name)} and dissolve it in the water${named}`,
         short: `${extra.name}, dissolve${named}`,
         how: 'Stir until nothing is left to see: it has to be dissolved before the lye.',
@@ -87,15 +77,7 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
         minutes: 2,
         after: liquidWater > 0 ? [at('weigh:water', pot)] : [],
         vessel: jug,
-        weigh: {
-          kind: 'additive',
-          id: extra.id,
-          name: extra.name,
-          substance: 'additive',
-          grams: extra.grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   const inJug = ids()
@@ -153,22 +135,13 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
   })
   for (const extra of extras('lye'))
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:additive:${extra.id}`,
+      portionStep(ctx, 'additive', extra, pot, {
         says: `Weigh the ${inSentence(extra.name)} into the lye and stir${named}`,
         short: `${extra.name} into lye${named}`,
         how: 'While the lye is still warm; a sieve catches what does not dissolve.',
         after: [at('dissolve', pot)],
         vessel: jug,
-        weigh: {
-          kind: 'additive',
-          id: extra.id,
-          name: extra.name,
-          substance: 'additive',
-          grams: extra.grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   const late = extras('cooled-lye')
@@ -196,21 +169,12 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
   for (const liquid of cooled) {
     const id = at(`weigh:liquid:${liquid.id}`, pot)
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:liquid:${liquid.id}`,
+      portionStep(ctx, 'liquid', liquid, pot, {
         says: `Weigh the ${inSentence(liquid.name)}, half-frozen, in its own jug${named}`,
         short: `${liquid.name}, half-frozen${named}`,
         how: 'Slushy, straight from the freezer. Back in the cold until it is needed.',
         vessel: at('milk-jug', pot),
-        weigh: {
-          kind: 'liquid',
-          id: liquid.id,
-          name: liquid.name,
-          substance: 'liquid',
-          grams: liquid.grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
       {
         id: at(`stir:liquid:${liquid.id}`, pot),
@@ -230,22 +194,13 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
   }
   for (const extra of late)
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:additive:${extra.id}`,
+      portionStep(ctx, 'additive', extra, pot, {
         says: `Weigh the ${inSentence(extra.name)} into the cooled lye and stir${named}`,
         short: `${extra.name} into cooled lye${named}`,
         how: 'Only in lye that has cooled.',
         after: [at('cool:lye', pot)],
         vessel: jug,
-        weigh: {
-          kind: 'additive',
-          id: extra.id,
-          name: extra.name,
-          substance: 'additive',
-          grams: extra.grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   return steps

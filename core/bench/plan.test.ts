@@ -107,6 +107,12 @@ describe('any formula as a plan', { timeout: 30_000 }, () => {
   })
 })
 
+it('lye that is wanted at the warmth of the room is not waited for by the day', () => {
+  const method = { ...base.method, lyeC: 17.00001, oilsC: 30 }
+  const { times } = plannedFrom({ ...base, method }).plan
+  expect(Math.max(...times.map(({ waits }) => waits))).toBeLessThanOrEqual(180)
+})
+
 describe('the method decides the order', () => {
   it('plain lye: citric acid dissolves before the lye, hard fats melt before the oils', () => {
     const list = ids({

@@ -5,12 +5,11 @@ import { libraryOf } from '../formula/freeze'
 import { onScale as roundToScale } from '../formula/onScale'
 import { windowOf, type Window } from '../heat/meeting'
 import { openJugPeak, type LyeJug } from '../heat/dissolving'
-import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { scorchingLiquids } from '../water/milk'
 import { batterSteps } from './batterSteps'
 import { toleranceOf, type PlanContext } from './context'
-import { fatSteps } from './fatSteps'
+import { fatsAt, fatSteps, isHard } from './fatSteps'
 import { lyeJugOf } from './jug'
 import { lyeSteps } from './lyeSteps'
 import { dividingOf, lyeByPot, potsOf, type Dividing } from './pots'
@@ -39,7 +38,6 @@ export interface Plan {
   agrees: boolean
   /** g to which everything was rounded. */
   scale: number
-  scorches: boolean
 }
 
 /** Everything the plan is made from: a batch's frozen formula, the day's setup, the workshop's scale. */
@@ -48,11 +46,12 @@ export function contextOf(
   setup: RunSetup,
   scale: number,
   say: Speaker,
-  known?: Library,
 ): PlanContext {
-  const library = known ?? libraryOf(frozen)
+  const library = libraryOf(frozen)
   const { document } = frozen
   const onScale = roundToScale(document, library, scale)
+  const scorches = scorchingLiquids(document, library).length > 0
+  const { lyeC, oilsC } = document.method
   return {
     document,
     library,
@@ -61,7 +60,13 @@ export function contextOf(
     dividing: dividingOf(document, setup.divide),
     setup,
     say,
-    scorches: scorchingLiquids(document, library).length > 0,
+    scorches,
+    meltsByLye:
+      setup.meltBy === 'lye' &&
+      !scorches &&
+      !lyeByPot(document) &&
+      fatsAt(onScale.result, 'pot').some(({ id, grams }) => grams > 0 && isHard(library, id)),
+    window: windowOf(lyeC, oilsC, scorches ? setup.guardC : null),
   }
 }
 
@@ -104,14 +109,13 @@ function usualSteps(ctx: PlanContext): Step[] {
     : lyeSteps(ctx, onScale.result, null)
   const fats = fatSteps(ctx)
   const ready = readySteps(ctx)
-  const byLye = fats.find(({ id, lye: hot }) => id === 'melt' && hot)
   const { method } = document
   const meet: Step = {
     id: 'meet',
     kind: 'meet',
-    says: byLye ? 'Stir until it is one warm, clear liquid' : 'Let the temperatures meet',
-    short: byLye ? 'One warm liquid' : 'Temperatures meet',
-    how: byLye
+    says: ctx.meltsByLye ? 'Stir until it is one warm, clear liquid' : 'Let the temperatures meet',
+    short: ctx.meltsByLye ? 'One warm liquid' : 'Temperatures meet',
+    how: ctx.meltsByLye
       ? 'The hot lye is in the fats already; what is left of it goes in now.'
       : setup.thermometer
         ? `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, three degrees to either side.`
@@ -211,8 +215,8 @@ export function mayMove(steps: Step[], from: number, to: number): boolean {
 
 /** The plan of a batch, for this method, this scale and this day. */
 export function planFor(ctx: PlanContext): Plan {
-  const { document, library, onScale, pots, setup } = ctx
-  const steps = arrange(usualSteps(ctx), setup)
+  const { document, library, onScale, pots } = ctx
+  const steps = arrange(usualSteps(ctx), ctx.setup)
   const times = timelineOf(ctx, steps)
   const jug = lyeJugOf(ctx)
   const face = faceOf(document, library)
@@ -231,16 +235,11 @@ export function planFor(ctx: PlanContext): Plan {
     tools: toolsOf(ctx),
     times,
     minutes: times.at(-1)?.to ?? 0,
-    window: windowOf(
-      document.method.lyeC,
-      document.method.oilsC,
-      ctx.scorches ? setup.guardC : null,
-    ),
+    window: ctx.window,
     jug,
     peak: openJugPeak(jug),
     working: workingTime(document, onScale.result, library).minutes,
     agrees: onScale.secondOpinion.agrees,
     scale: onScale.scale,
-    scorches: ctx.scorches,
   }
 }

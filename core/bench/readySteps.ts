@@ -1,5 +1,5 @@
 import { inSentence } from '../formula/names'
-import { at, forPot, weighStep, type PlanContext } from './context'
+import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import { fatsAt } from './fatSteps'
 import type { Pot } from './pots'
 import type { Step } from './step'
@@ -46,8 +46,7 @@ function cupsFor(
     }
     if (extra.moment !== 'trace') return
     steps.push(
-      weighStep(ctx, {
-        id: `weigh:additive:${extra.id}`,
+      portionStep(ctx, 'additive', { ...extra, grams }, pot, {
         says: `Weigh the ${inSentence(extra.name)}${carrier ? ' into its oil and rub it smooth' : ''}${named}`,
         short: `${extra.name} ready${named}`,
         how: carrier
@@ -56,15 +55,7 @@ function cupsFor(
         minutes: 2,
         after,
         vessel: at(`cup:${extra.id}`, pot),
-        weigh: {
-          kind: 'additive',
-          id: extra.id,
-          name: extra.name,
-          substance: 'additive',
-          grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   })
@@ -78,21 +69,12 @@ function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
     const grams = pots.reduce((sum, { result }) => sum + (result.scents[index]?.grams ?? 0), 0)
     if (!(grams > 0) || scent.moment !== 'trace') return []
     return [
-      weighStep(ctx, {
-        id: `weigh:scent:${scent.id}`,
+      portionStep(ctx, 'scent', { ...scent, grams }, pot, {
         says: `Weigh the ${inSentence(scent.name)}${named}`,
         short: `${scent.name} ready${named}`,
         how: 'Weighed, never spooned or dripped. Glass or steel, not thin plastic. Covered.',
         vessel: at('scent-cup', pot),
-        weigh: {
-          kind: 'scent',
-          id: scent.id,
-          name: scent.name,
-          substance: 'scent',
-          grams,
-          pot,
-          alone: true,
-        },
+        alone: true,
       }),
     ]
   })
@@ -114,40 +96,26 @@ export function readySteps(ctx: PlanContext): Step[] {
   }
   for (const fat of fatsAt(result, 'trace').filter(({ grams }) => grams > 0))
     steps.push(
-      weighStep(ctx, {
+      portionStep(ctx, 'fat', fat, null, {
         id: `weigh:fat:${fat.id}:trace`,
         says: `Weigh the ${inSentence(fat.name)} kept for trace`,
         short: `${fat.name} for trace`,
         how: 'Melted and as warm as the batter, or it sets in it.',
         vessel: 'trace-cup',
-        weigh: {
-          kind: 'fat',
-          id: fat.id,
-          name: fat.name,
-          substance: 'fat',
-          grams: fat.grams,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   for (const liquid of result.liquids.filter(
     ({ moment, grams }) => moment === 'trace' && grams > 0,
   ))
     steps.push(
-      weighStep(ctx, {
+      portionStep(ctx, 'liquid', liquid, null, {
         id: `weigh:liquid:${liquid.id}:trace`,
         says: `Weigh the ${inSentence(liquid.name)} for trace`,
         short: `${liquid.name} for trace`,
         how: 'Stirred smooth, at room temperature.',
         vessel: 'trace-cup',
-        weigh: {
-          kind: 'liquid',
-          id: liquid.id,
-          name: liquid.name,
-          substance: 'liquid',
-          grams: liquid.grams,
-          alone: true,
-        },
+        alone: true,
       }),
     )
   if (dividing === 'none') steps.push(...scentCups(ctx, pots, null))

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { FormulaDocument } from '#contracts/formula'
-import type { RunEvent } from '#contracts/run'
+import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { plannedFrom } from '../../tests/support/bench'
 import { blankFormula } from '../formula/blank'
 import { celsiusAtCombine, guideFor, usualMinutes } from './batter'
@@ -25,8 +25,7 @@ const document: FormulaDocument = {
 const { ctx, plan } = plannedFrom(document)
 const start = '2026-11-23T09:00:00.000Z'
 let count = 0
-type Bare = RunEvent extends infer E ? (E extends RunEvent ? Omit<E, 'id' | 'at'> : never) : never
-const told = (event: Bare, minutes = 0): RunEvent =>
+const told = (event: NewRunEvent, minutes = 0): RunEvent =>
   ({
     ...event,
     id: `00000000-0000-7000-8000-${String(count++).padStart(12, '0')}`,

@@ -40,8 +40,6 @@ export interface RunState {
   finished: { minutes: number; day: string } | null
   /** Ids of done steps in the order in which they were done. */
   order: string[]
-  /** The last event that can be taken back, and what it was. */
-  last: RunEvent | null
 }
 
 const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: null })
@@ -84,7 +82,6 @@ export function runOf(
     notes: [],
     finished: null,
     order: [],
-    last: null,
   }
   const at = (id: string) => {
     if (!state.steps.has(id)) state.steps.set(id, blank())
@@ -152,7 +149,6 @@ export function runOf(
       case 'undone':
         break
     }
-    if (event.kind !== 'drove' && event.kind !== 'read') state.last = event
   }
   return state
 }

@@ -1,6 +1,6 @@
 import { jugCapacity, openJugPeak } from '../heat/dissolving'
 import { perMinuteOf, type Curve } from '../heat/cooling'
-import { meetingOf, windowOf } from '../heat/meeting'
+import { meetingOf } from '../heat/meeting'
 import { lyeDensity } from '../formula/volume'
 import type { PlanContext } from './context'
 import { lyeJugOf } from './jug'
@@ -17,6 +17,8 @@ export interface TimedStep {
 
 /** °C of fats that are just clear. */
 const meltedC = 60
+/** Minutes that anybody waits for the air to do it: a vessel that is wanted at almost the room's warmth goes into ice. */
+const longestWait = 180
 /** J/gK of fats. */
 const fatHeat = 2
 
@@ -25,7 +27,7 @@ const fatHeat = 2
  * themselves. The moment of meeting is the model's and moves with the first readings.
  */
 export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
-  const { document, onScale, setup } = ctx
+  const { onScale, setup } = ctx
   const { result } = onScale
   const jug = lyeJugOf(ctx)
   const grams =
@@ -60,20 +62,16 @@ export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
         step.watch.most,
         now,
       )
-    if (step.kind === 'meet' && setup.meltBy === 'stove') {
-      const window = windowOf(
-        document.method.lyeC,
-        document.method.oilsC,
-        ctx.scorches ? setup.guardC : null,
-      )
+    if (step.kind === 'meet' && !ctx.meltsByLye) {
       const moment = meetingOf(
         { ...lye, from: lyeSince },
         { ...oils, from: oilsSince },
-        window,
+        ctx.window,
         now,
       )
-      waits = moment === null ? until(lye, lyeSince, window.lye.high, now) : moment - now
+      waits = moment === null ? until(lye, lyeSince, ctx.window.lye.high, now) : moment - now
     }
+    waits = Math.min(waits, longestWait)
     const from = now
     now += waits + step.minutes
     if (step.kind === 'dissolve') lyeSince = now

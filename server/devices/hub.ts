@@ -17,23 +17,25 @@ export function listen(listener: Listener): () => void {
   return () => void listeners.delete(listener)
 }
 
-export function publish(reading: StreamedReading): void {
-  heard.set(reading.device, reading)
+function tellAll(reading: StreamedReading): void {
   for (const listener of listeners) listener(reading)
 }
 
-/** The last reading of every device that has spoken in the last minute, stand-ins left out. */
-export function devicesHeard(now: number): StreamedReading[] {
-  return [...heard.values()].filter(
-    ({ device, at }) => now - at < 60_000 && !sets.has(device.split(':')[0]!),
-  )
+/** A reading of a real device: heard by all, and remembered so that a bench can choose the device. */
+export function publish(reading: StreamedReading): void {
+  heard.set(reading.device, reading)
+  tellAll(reading)
 }
+
+/** The last reading of every real device that has spoken in the last minute. */
+export const devicesHeard = (now: number): StreamedReading[] =>
+  [...heard.values()].filter(({ at }) => now - at < 60_000)
 
 /** The stand-ins of a run or a rehearsal: made on first use, the same ones afterwards. */
 export function standInsFor(id: string, setup: StandInSetup): StandIns {
   const before = sets.get(id)
   if (before) return before
-  const made = new StandIns(id, setup, publish)
+  const made = new StandIns(id, setup, tellAll)
   sets.set(id, made)
   made.start(() => sets.delete(id))
   return made

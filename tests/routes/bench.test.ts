@@ -1,12 +1,12 @@
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Batch } from '#contracts/batch'
+import { usualSetup } from '#contracts/benchWords'
 import type { Run, ToldEvent } from '#contracts/run'
 import { gatePoints } from '#core/bench/gate'
 import { contextOf, planFor } from '#core/bench/plan'
 import { blankFormula } from '#core/formula/blank'
 import { speaker } from '#core/units/say'
-import { usualSetup } from '../support/bench'
 import { send as ask } from '../support/send'
 import { TestServer } from '../support/server'
 

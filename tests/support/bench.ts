@@ -1,3 +1,4 @@
+import { usualSetup } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { RunSetup } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan'
@@ -5,19 +6,6 @@ import { freeze } from '#core/formula/freeze'
 import { library } from '#core/materials/library'
 import { speaker } from '#core/units/say'
 
-/** An ordinary day at the bench. */
-export const usualSetup: RunSetup = {
-  roomC: 20,
-  scaleMax: 5000,
-  guardC: 38,
-  thermometer: true,
-  meltBy: 'stove',
-  oilsOntoLye: false,
-  divide: null,
-  order: [],
-  leftOut: [],
-  own: [],
-}
 /** The plan of a formula, and what it was made from. */
 export const plannedFrom = (
   document: FormulaDocument,

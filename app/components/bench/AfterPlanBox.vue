@@ -21,21 +21,7 @@ const advice = computed(() =>
       : 'For an even bar wrap it warm, or put it in the cold: one or the other.'
     : '',
 )
-const checkWords = {
-  peek: 'Look under the cover',
-  unwrap: 'Unwrap, or out of the cold',
-  unmould: 'Unmould and cut',
-} as const
-const times = computed(() =>
-  after.value.checks.map(({ kind, from, to }) => ({
-    kind,
-    says: checkWords[kind],
-    when:
-      from === to
-        ? momentText(from, workshop.settings.timeZone)
-        : `${momentText(from, workshop.settings.timeZone)} to ${momentText(to, workshop.settings.timeZone)}`,
-  })),
-)
+const zone = computed(() => workshop.settings.timeZone)
 </script>
 
 <template>
@@ -53,12 +39,12 @@ const times = computed(() =>
     </p>
     <dl class="figure mt-3 grid gap-1.5">
       <div
-        v-for="time in times"
-        :key="time.kind"
+        v-for="check in after.checks"
+        :key="check.kind"
         class="flex flex-wrap justify-between gap-x-4 border-b border-line pb-1.5"
       >
-        <dt>{{ time.says }}</dt>
-        <dd class="font-semibold">{{ time.when }}</dd>
+        <dt>{{ checkWords[check.kind] }}</dt>
+        <dd class="font-semibold">{{ whenText(check, zone) }}</dd>
       </div>
     </dl>
     <p v-if="after.after.because.length" class="mt-1.5 text-[15px] text-ink-2">

@@ -201,10 +201,7 @@ const guideKeys = computed(() => {
         </button>
       </li>
     </ol>
-    <div class="mt-3 grid gap-1 text-[16px]">
-      <p><b class="text-[#9fd1b8]">Normal:</b> {{ normalAt.batter!.normal }}</p>
-      <p><b class="text-[#ff8d75]">Not:</b> {{ normalAt.batter!.not }}</p>
-    </div>
+    <NormalLines :lines="normalAt.batter!" class="mt-3 text-[16px]" />
     <ul
       v-if="others.length"
       class="figure mt-3 flex flex-wrap gap-x-6 gap-y-1 text-[16px]"

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/context'
+import { isHard } from '#core/bench/fatSteps'
 import type { Plan } from '#core/bench/plan'
+import { lyeByPot } from '#core/bench/pots'
 
 /** What the day and the maker decide: room, scale, thermometer, guard, and the ways that this formula leaves open. */
 const { ctx, plan } = defineProps<{ ctx: PlanContext; plan: Plan; fixed: boolean }>()
 const setup = defineModel<RunSetup>({ required: true })
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
-const hardFats = computed(() =>
-  ctx.document.fats.some(({ id }) => ctx.library.fats.get(id)?.stateAt20 !== 'liquid'),
+const ownLye = computed(() => lyeByPot(ctx.document))
+const meltable = computed(
+  () =>
+    !ctx.scorches && !ownLye.value && ctx.document.fats.some(({ id }) => isHard(ctx.library, id)),
 )
-const mayDivide = computed(
-  () => plan.pots.length > 1 && !ctx.document.parts.some(({ water }) => water),
-)
+const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
 </script>
 
 <template>
@@ -40,7 +42,7 @@ const mayDivide = computed(
       <label class="flex items-center gap-2"
         ><input v-model="setup.thermometer" type="checkbox" /> A thermometer is at hand</label
       >
-      <label v-if="hardFats && !ctx.scorches" class="flex items-start gap-2">
+      <label v-if="meltable" class="flex items-start gap-2">
         <input
           type="checkbox"
           class="mt-1"

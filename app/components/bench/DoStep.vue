@@ -34,10 +34,7 @@ const says = computed(() => ctx.value.say)
         <li v-for="tool in plan.tools" :key="tool" class="border-b border-line pb-1">{{ tool }}</li>
       </ul>
     </div>
-    <div v-if="normal" class="mt-5 grid gap-1 text-[18px]">
-      <p><b class="text-[#9fd1b8]">Normal:</b> {{ normal.normal }}</p>
-      <p><b class="text-[#ff8d75]">Not:</b> {{ normal.not }}</p>
-    </div>
+    <NormalLines v-if="normal" :lines="normal" class="mt-5 text-[18px]" />
     <AfterPlanBox v-if="step!.kind === 'cover'" class="mt-5" :gel="ctx.document.method.gel" />
     <p
       v-if="step!.kind === 'combine' && state.readings.lye.length"

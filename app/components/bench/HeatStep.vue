@@ -24,7 +24,7 @@ const ready = computed(() => {
   if (kind.value === 'meet') {
     const { lye, oils } = celsius.value
     return (
-      ctx.value.setup.meltBy === 'lye' ||
+      ctx.value.meltsByLye ||
       (lye !== null && oils !== null && mayCombine(plan.value.window, lye, oils))
     )
   }
@@ -148,10 +148,7 @@ const degrees = (value: number | null) =>
     <p v-if="byHand" class="mt-3 text-[17px] text-[#f3c24b]">
       No thermometer: hold your hand to the vessel from outside. Warm, not hot, and alike.
     </p>
-    <div v-if="normal" class="mt-4 grid gap-1 text-[17px]">
-      <p><b class="text-[#9fd1b8]">Normal:</b> {{ normal.normal }}</p>
-      <p><b class="text-[#ff8d75]">Not:</b> {{ normal.not }}</p>
-    </div>
+    <NormalLines v-if="normal" :lines="normal" class="mt-4 text-[17px]" />
     <div v-if="kind === 'meet' || kind === 'cool' || watch" class="mt-4 flex flex-wrap gap-2">
       <BenchKey
         quiet

@@ -41,11 +41,6 @@ const weighed = computed(() =>
       : []
   }),
 )
-const words = {
-  peek: 'Look under the cover',
-  unwrap: 'Unwrap, or out of the cold',
-  unmould: 'Unmould and cut',
-} as const
 const choices = {
   accept: 'gone on as it was',
   scale: 'the whole batch made larger',
@@ -149,13 +144,8 @@ const peak = computed(() =>
             :key="check.kind"
             class="flex flex-wrap justify-between gap-x-3"
           >
-            <dt>{{ words[check.kind] }}</dt>
-            <dd class="font-[650]">
-              {{ momentText(check.from, zone)
-              }}<template v-if="check.to !== check.from">
-                to {{ momentText(check.to, zone) }}</template
-              >
-            </dd>
+            <dt>{{ checkWords[check.kind] }}</dt>
+            <dd class="font-[650]">{{ whenText(check, zone) }}</dd>
           </div>
         </dl>
         <p class="mt-2 text-sm text-ink-2">The Shelf says so when it is due.</p>

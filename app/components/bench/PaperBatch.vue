@@ -46,6 +46,16 @@ const refused = ref('')
 const busy = ref(false)
 const marks = { stop: 'Stop.', think: 'Think.', know: 'Know.' } as const
 
+const degrees = { unit: '°C', min: -10, max: 120 } as const
+const minutes = { unit: 'min', min: 0, max: 600 } as const
+const fields = [
+  { key: 'peakC', says: 'Lye jug at its hottest', ...degrees, max: 150 },
+  { key: 'lyeC', says: 'Lye when combined', ...degrees },
+  { key: 'oilsC', says: 'Oils when combined', ...degrees },
+  { key: 'emulsion', says: 'Emulsion after', ...minutes },
+  { key: 'trace', says: 'Light trace after', ...minutes },
+] as const
+
 async function write() {
   if (busy.value) return
   busy.value = true
@@ -163,55 +173,18 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
       </fieldset>
       <section class="sheet grid gap-3 px-5 py-4">
         <h2>Temperatures and batter</h2>
-        <label class="flex items-center justify-between gap-3"
-          >Lye jug at its hottest
+        <label
+          v-for="field in fields"
+          :key="field.key"
+          class="flex items-center justify-between gap-3"
+          >{{ field.says }}
           <NumberField
-            v-model="draft.peakC"
-            label="Lye jug at its hottest"
-            unit="°C"
+            v-model="draft[field.key]"
+            :label="field.says"
+            :unit="field.unit"
             class="w-24"
-            :min="-10"
-            :max="150"
-        /></label>
-        <label class="flex items-center justify-between gap-3"
-          >Lye when combined
-          <NumberField
-            v-model="draft.lyeC"
-            label="Lye when combined"
-            unit="°C"
-            class="w-24"
-            :min="-10"
-            :max="120"
-        /></label>
-        <label class="flex items-center justify-between gap-3"
-          >Oils when combined
-          <NumberField
-            v-model="draft.oilsC"
-            label="Oils when combined"
-            unit="°C"
-            class="w-24"
-            :min="-10"
-            :max="120"
-        /></label>
-        <label class="flex items-center justify-between gap-3"
-          >Emulsion after
-          <NumberField
-            v-model="draft.emulsion"
-            label="Emulsion after"
-            unit="min"
-            class="w-24"
-            :min="0"
-            :max="600"
-        /></label>
-        <label class="flex items-center justify-between gap-3"
-          >Light trace after
-          <NumberField
-            v-model="draft.trace"
-            label="Light trace after"
-            unit="min"
-            class="w-24"
-            :min="0"
-            :max="600"
+            :min="field.min"
+            :max="field.max"
         /></label>
         <label class="grid gap-1"
           >Notes <textarea v-model="draft.notes" class="field" rows="3" maxlength="1000" />

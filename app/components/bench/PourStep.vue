@@ -92,10 +92,7 @@ useBenchKeys({ ' ': next, Enter: next })
       </ol>
     </div>
     <p class="mt-3 text-[17px]">{{ pours_.says }}: {{ pours_.wants }}.</p>
-    <div class="mt-3 grid gap-1 text-[16px]">
-      <p><b class="text-[#9fd1b8]">Normal:</b> {{ normalAt.pour!.normal }}</p>
-      <p><b class="text-[#ff8d75]">Not:</b> {{ normalAt.pour!.not }}</p>
-    </div>
+    <NormalLines :lines="normalAt.pour!" class="mt-3 text-[16px]" />
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey

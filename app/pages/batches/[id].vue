@@ -61,11 +61,7 @@ const print = () => window.print()
 </script>
 
 <template>
-  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
-    <EmptyState :title="problem">
-      <template #actions><AppButton kind="main" to="/rack">To the rack</AppButton></template>
-    </EmptyState>
-  </div>
+  <ProblemPage v-if="problem" :says="problem" to="/rack" label="To the rack" />
   <div
     v-else-if="batch && standing"
     class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0"

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { standingOf } from '#core/rack/standing'
 
@@ -52,7 +51,6 @@ function openPaper() {
     : 'No batch has this code. It stands at the top right of the sheet, as 36-4F2A.'
   if (hit) void router.push(`/bench/${hit.id}/paper`)
 }
-const pictureOf = (batch: BatchSummary) => batch.face
 </script>
 
 <template>
@@ -68,7 +66,7 @@ const pictureOf = (batch: BatchSummary) => batch.face
             :key="batch.id"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-5 py-3"
           >
-            <BarFace :face="pictureOf(batch)" />
+            <BarFace :face="batch.face" />
             <b class="text-[15.5px] font-[650]">{{ batch.name }} {{ batch.number }}</b>
             <AppButton kind="main" :to="`/bench/${batch.id}/make`">Go on</AppButton>
           </li>
@@ -81,7 +79,7 @@ const pictureOf = (batch: BatchSummary) => batch.face
           :key="batch.id"
           class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-5 py-3"
         >
-          <BarFace :face="pictureOf(batch)" />
+          <BarFace :face="batch.face" />
           <div class="min-w-0">
             <b class="text-[15.5px] font-[650]">{{ batch.name }} {{ batch.number }}</b>
             <p class="figure text-[13.5px] text-ink-2">

@@ -31,11 +31,7 @@ useHead({
 </script>
 
 <template>
-  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
-    <EmptyState :title="problem">
-      <template #actions><AppButton kind="main" to="/bench">To the bench</AppButton></template>
-    </EmptyState>
-  </div>
+  <ProblemPage v-if="problem" :says="problem" to="/bench" label="To the bench" />
   <template v-else-if="batch && stage">
     <MadeBatch v-if="run && stage !== 'planned'" :batch="batch" :run="run" />
     <div v-else-if="stage !== 'planned'" class="mx-auto max-w-xl px-4 py-10">

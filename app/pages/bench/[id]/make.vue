@@ -34,10 +34,6 @@ useHead({
 </script>
 
 <template>
-  <div v-if="problem" class="mx-auto max-w-xl px-4 py-10">
-    <EmptyState :title="problem">
-      <template #actions><AppButton kind="main" to="/bench">To the bench</AppButton></template>
-    </EmptyState>
-  </div>
+  <ProblemPage v-if="problem" :says="problem" to="/bench" label="To the bench" />
   <BatchAtBench v-else-if="loaded" :batch="loaded.batch" :run="loaded.run" />
 </template>
