@@ -21,7 +21,15 @@ export default defineNuxtConfig({
     define: { __VUE_OPTIONS_API__: 'false' },
     build: { modulePreload: { polyfill: false }, minify: 'terser' },
   },
-  experimental: { appManifest: false },
+  // Nothing is rendered on the server, so there is no payload to revive and no manifest to look after.
+  experimental: {
+    // Nothing is rendered on the server, so there is no payload to revive and no manifest to look after.
+    appManifest: false,
+    renderJsonPayloads: false,
+    checkOutdatedBuildInterval: false,
+    // The other stations load when somebody reaches for them, not with every page.
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   nitro: {
     serverAssets: [
       {

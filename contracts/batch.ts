@@ -56,6 +56,8 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     /** The batch as weighed at the bench, and when to look after it; not there when it was poured without the bench. */
     made: madeSchema.optional(),
     checks: z.array(checkSchema).max(10).optional(),
+    /** Kept for laundry at the bench: not for skin, whatever its weights. */
+    laundry: z.boolean().optional(),
   }),
   /** A check after the pour that was done. */
   z.strictObject({

@@ -16,6 +16,10 @@ export type BatterStage = (typeof batterStages)[number]
 export const rescues = ['waited', 'simpler-pour', 'dough'] as const
 export type Rescue = (typeof rescues)[number]
 
+/** Why a lye is thrown away and made anew. */
+export const lyeFaults = ['weak', 'scorched', 'other'] as const
+export type LyeFault = (typeof lyeFaults)[number]
+
 /** An ordinary day at the bench. Apart from the schema, so that a screen that only begins with it does not load what validates. */
 export const usualSetup = {
   roomC: 20,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from './batch'
-import { batterStages, rescues, treatments, usualSetup, vesselKinds } from './benchWords'
+import { batterStages, lyeFaults, rescues, treatments, usualSetup, vesselKinds } from './benchWords'
 
 /*
  * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
@@ -94,6 +94,17 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('noted'),
     says: says.max(1000),
     photo: z.string().max(80).optional(),
+  }),
+  /** The lye was thrown away and is made anew: its jug and cups start from nothing. */
+  z.strictObject({ ...base, kind: z.literal('restarted'), because: z.enum(lyeFaults) }),
+  /** Whatever the weights say, this batch is for laundry and no skin. */
+  z.strictObject({ ...base, kind: z.literal('laundry') }),
+  /** What was left in a cup that had been weighed, in everything that was in it alike. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('leftover'),
+    vessel: stepId,
+    grams: grams.min(0),
   }),
   /** This device leads from here on. */
   z.strictObject({ ...base, kind: z.literal('drove'), name: says.max(60) }),

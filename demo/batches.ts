@@ -79,7 +79,10 @@ export const demoBatches: DemoBatch[] = [
   },
   usual('Ferry Shave', 104, 11),
   usual('Estuary Hands', 89, 14, { left: gone(20) }),
-  usual('Hostel Bar', 74, 24, { left: gone(8, 'Hostel, all of it.') }),
+  usual('Hostel Bar', 74, 24, {
+    left: gone(8, 'Hostel, all of it.'),
+    bench: 'Poured at a thin trace, level by itself.',
+  }),
   usual('Wardrobe Block', 58, 34),
   usual('Fir & Smoke', 50, 23),
   usual('Market Rose', 40, 16),
@@ -88,9 +91,9 @@ export const demoBatches: DemoBatch[] = [
   usual('Tide Pool', 23, 17, {
     notes: [[22, 'Three shades, hardly any ash. The dark one took a day longer.']],
   }),
-  usual('Hostel Bar', 18, 23),
+  usual('Hostel Bar', 18, 23, { bench: 'Room was cold, 15 °C. A minute slower than usual.' }),
   usual('Night Ferry', 14, 16),
-  usual('Oat & Buttermilk', 11, 18),
+  usual('Oat & Buttermilk', 11, 18, { bench: 'Never over 33 °C, pale yellow to the end.' }),
   usual('Estuary Hands', 6, 14),
   usual('Plain Tallow', 2, 23, { bench: 'Smooth as ever. Jo held the sieve.' }),
   {

@@ -32,8 +32,10 @@ export function runAtBench(
 } {
   const ctx = contextOf(frozen, setup, scale, speaker({ scale }))
   const plan = planFor(ctx)
-  const random = chance(17)
   const start = Date.parse(startedAt)
+  const random = chance(Math.floor(start / 86_400_000))
+  /** Some days are slower than others. */
+  const pace = Math.exp(random.normal() * 0.15)
   const events: RunEvent[] = []
   const tell = (minutes: number, event: NewRunEvent) => {
     const ms = start + minutes * 60_000
@@ -66,9 +68,11 @@ export function runAtBench(
       }
     tell(to, { kind: 'done', step: step.id })
     if (step.kind === 'combine') {
-      tell(to + 1.2, { kind: 'marked', pot: step.pot ?? 0, stage: 'emulsion' })
-      tell(to + 2, { kind: 'blended', pot: step.pot ?? 0, seconds: 38 })
-      tell(to + 3.5, { kind: 'marked', pot: step.pot ?? 0, stage: 'light' })
+      const pot = step.pot ?? 0
+      tell(to + 1.2 * pace, { kind: 'marked', pot, stage: 'emulsion' })
+      tell(to + 2 * pace, { kind: 'blended', pot, seconds: Math.round(38 * pace) })
+      tell(to + 3.5 * pace, { kind: 'marked', pot, stage: 'light' })
+      tell(to + 7 * pace, { kind: 'marked', pot, stage: 'medium' })
     }
   })
   tell(plan.minutes, { kind: 'noted', says: note })

@@ -1,14 +1,17 @@
-import type { VesselKind } from '#contracts/benchWords'
+import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
-import { celsiusAtCombine } from '#core/bench/batter'
+import { celsiusAtCombine, usualMinutes } from '#core/bench/batter'
 import { gateOf } from '#core/bench/gate'
 import { heatState } from '#core/bench/heatState'
+import { usualTimes } from '#core/bench/ownTimes'
 import { contextOf, planFor } from '#core/bench/plan'
 import {
   gatePassed,
   isDone,
+  lastTold,
   lyeIsAbout,
+  lyeIsInFats,
   nextStep,
   runOf,
   targetOf,
@@ -31,6 +34,8 @@ export interface BenchSubject {
   keeper: RunKeeper
   practising: boolean
   guided: boolean
+  /** What the batters of this formula did before. */
+  earlier: readonly (readonly RunEvent[])[]
 }
 
 /** A run at the bench: its plan, where it stands, its clock, its devices, and the one way to write down what happens. */
@@ -52,6 +57,19 @@ export function createBench(subject: BenchSubject) {
     keeper.keep({ ...event, id, at } as unknown as RunEvent)
     return id
   }
+
+  /** Takes back the latest thing that was written down, and shows its step again. */
+  function takeBack() {
+    if (!keeper.leading.value) return
+    const last = lastTold(keeper.events.value)
+    for (const { id } of last) tell({ kind: 'undone', event: id })
+    looking.value = null
+  }
+  /** What `takeBack` would take back; empty when nothing can be. */
+  const takesBack = computed(() => {
+    const last = lastTold(keeper.events.value).at(-1)
+    return last && !state.value.finished ? toldWords(last, plan.value.steps) : ''
+  })
 
   const devices = useDevices(
     run.id,
@@ -143,6 +161,12 @@ export function createBench(subject: BenchSubject) {
     if (minutes.value - heatSince.value > 0.5) refit()
   }, 500)
 
+  const usual = computed(() =>
+    usualTimes(
+      usualMinutes(plan.value.working, ctx.value.document.method.blender),
+      subject.earlier,
+    ),
+  )
   const soFar = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
   const combinedC = computed(() => ({
     lye: celsiusAtCombine(state.value, 'lye'),
@@ -177,9 +201,23 @@ export function createBench(subject: BenchSubject) {
     target,
     locked,
     finish,
+    takeBack,
+    takesBack,
+    canMakeLyeAnew: computed(
+      () =>
+        keeper.leading.value &&
+        lyeIsAbout(plan.value, state.value) &&
+        !lyeIsInFats(plan.value, state.value),
+    ),
+    /** Throws the lye away: its steps begin again. */
+    lyeAnew: (because: LyeFault) => {
+      tell({ kind: 'restarted', because })
+      looking.value = null
+    },
     heat,
     celsius,
     keepReading,
+    usual,
     soFar,
     combinedC,
     sinceCombined,

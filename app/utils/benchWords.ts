@@ -1,3 +1,5 @@
+import type { RunEvent } from '#contracts/run'
+import type { Step } from '#core/bench/step'
 import type { Advice, Meeting } from '#core/heat/meeting'
 import type { Speaker } from '#core/units/say'
 
@@ -75,3 +77,40 @@ export function whenText({ from, to }: { from: string; to: string }, timeZone: s
   const begins = momentText(from, timeZone)
   return from === to ? begins : `${begins} to ${momentText(to, timeZone)}`
 }
+
+/** An event of the bench in a few words, for taking it back. */
+export function toldWords(event: RunEvent, steps: readonly Step[]): string {
+  const named = (id: string) => steps.find((step) => step.id === id)?.short ?? 'a step'
+  switch (event.kind) {
+    case 'done':
+      return `done: ${named(event.step)}`
+    case 'scooped':
+      return `weighed: ${named(event.step)}`
+    case 'chose':
+      return `what to do about ${named(event.step)}`
+    case 'confirmed':
+      return 'a point of the check'
+    case 'marked':
+      return `the mark “${event.stage.replace('-', ' ')}”`
+    case 'blended':
+      return `${event.seconds} s of blender`
+    case 'watered':
+      return 'warm water stirred in'
+    case 'rescued':
+      return 'what was done about the batter'
+    case 'treated':
+      return event.how === 'ice' ? 'into ice water' : 'out of the ice, or warmed'
+    case 'restarted':
+      return 'making the lye anew'
+    case 'laundry':
+      return 'kept for laundry'
+    case 'leftover':
+      return 'what was left of a colour'
+    case 'noted':
+      return 'a note'
+    default:
+      return 'the last entry'
+  }
+}
+
+export const lyeFaultWords = { weak: 'weak', scorched: 'scorched', other: 'spoiled' } as const

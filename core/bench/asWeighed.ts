@@ -22,9 +22,11 @@ interface Sums extends Weighed {
 }
 
 const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
+/** Whether a vessel is one of those that the lye is made in. */
+export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
 /** Whether a weighing goes into the lye, into the pan of oils, or joins later. */
 export const joins = (step: Step): 'lye' | 'oils' | 'later' =>
-  lyeVessels.test(step.vessel ?? '') ? 'lye' : step.vessel === 'pan' ? 'oils' : 'later'
+  goesIntoLye(step.vessel) ? 'lye' : step.vessel === 'pan' ? 'oils' : 'later'
 
 /** Adds up what some steps brought, each at a share of it. */
 function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums {

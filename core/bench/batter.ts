@@ -71,12 +71,15 @@ const waterStep = 0.15
 
 /**
  * What a mark means: trace, false trace, or a batter that runs away. Null when it is as it should be.
+ * @param usually minutes after the lye at which this formula reaches each stage
  * @param minutes since the lye went in
- * @param mixedC of the two vessels as combined, or null where nobody measured
+ * @param lyeC of the lye when combined, °C; null where nobody measured
+ * @param oilsC of the oils then
  */
 export function guideFor(
   ctx: PlanContext,
   plan: Plan,
+  usually: Record<BatterStage, number>,
   stage: BatterStage,
   minutes: number,
   lyeC: number | null,
@@ -94,8 +97,7 @@ export function guideFor(
       water: 0,
     }
   if (stageRank(stage) < stageRank('medium')) return null
-  const { blender } = ctx.document.method
-  const usual = usualMinutes(plan.working, blender)[stage]
+  const usual = usually[stage]
   if (minutes >= usual * 0.5) return null
   const { document, onScale } = ctx
   const mixed =

@@ -3,16 +3,15 @@ import {
   celsiusAt,
   fitCooling,
   iceBath,
-  perMinuteOf,
   usualPrior,
   type Curve,
   type HeatReading,
 } from '../heat/cooling'
-import { jugCapacity, suspectsWeakLye } from '../heat/dissolving'
+import { suspectsWeakLye } from '../heat/dissolving'
 import { adviceFor, meetingRange, type Advice, type Meeting } from '../heat/meeting'
-import { lyeDensity } from '../formula/volume'
 import type { Chance } from '../risk/chance'
 import type { PlanContext } from './context'
+import { usualCooling } from './jug'
 import type { Plan } from './plan'
 import type { RunState } from './run'
 
@@ -61,14 +60,13 @@ export function heatState(
   now: number,
   chance: Chance,
 ): HeatState {
-  const { readings, treated } = state
-  const { result } = ctx.onScale
-  const capacity = jugCapacity(plan.jug)
-  const grams = result.batter - result.oils
-  const usual: Record<VesselKind, number> = {
-    lye: perMinuteOf(grams / lyeDensity(result.water.strength), capacity),
-    oils: perMinuteOf(result.oils / 0.91, result.oils * 2),
+  const { treated } = state
+  const anew = state.restarted.at(-1)?.minutes ?? -Infinity
+  const readings = {
+    lye: state.readings.lye.filter(({ minutes }) => minutes >= anew),
+    oils: state.readings.oils,
   }
+  const usual = usualCooling(plan.jug, ctx.onScale.result)
   const kinds: VesselKind[] = ['lye', 'oils']
   const dissolve = plan.steps.find(({ kind }) => kind === 'dissolve')
   const dissolved = state.steps.get(dissolve?.id ?? '')?.doneAt ?? null

@@ -1,4 +1,6 @@
-import { usualJugHeat, type LyeJug } from '../heat/dissolving'
+import { jugCapacity, usualJugHeat, type LyeJug } from '../heat/dissolving'
+import { perMinuteOf } from '../heat/cooling'
+import { lyeDensity } from '../formula/volume'
 import type { FormulaResult } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
 import type { PlanContext } from './context'
@@ -40,4 +42,17 @@ export function lyeJugOf({ document, onScale, pots, setup }: PlanContext): LyeJu
   if (!lyeByPot(document)) return jugHeatOf(document, onScale.result, setup.roomC)
   const [largest] = [...pots].sort((a, b) => b.result.lye.naoh - a.result.lye.naoh)
   return jugHeatOf(largest!.document, largest!.result, setup.roomC)
+}
+
+/** J/gK and g/ml of fats when melted. */
+const fats = { heat: 2, density: 0.91 }
+
+/** k to expect of both vessels from what they hold, per minute: before anybody has read a thermometer. */
+export function usualCooling(jug: LyeJug, result: FormulaResult): { lye: number; oils: number } {
+  const grams =
+    jug.naoh + jug.koh + jug.readyNaoh + jug.readyWater + jug.water + jug.ice + jug.other
+  return {
+    lye: perMinuteOf(grams / lyeDensity(result.water.strength), jugCapacity(jug)),
+    oils: perMinuteOf(result.oils / fats.density, result.oils * fats.heat),
+  }
 }

@@ -27,6 +27,7 @@ export function pouredBy(
     kind: 'poured',
     day: state.finished.day,
     made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
+    ...(state.laundry ? { laundry: true } : {}),
     checks: afterPlan(ctx, state, pouredAt).checks,
   }
 }

@@ -8,7 +8,17 @@ import { afterPlan } from './checks'
 import { gatePoints } from './gate'
 import { mistakesOf } from './mistakes'
 import { overPour } from './overPour'
-import { isDone, lyeIsAbout, nextStep, runOf, targetOf, waitsFor, weighedSoFar } from './run'
+import { usualTimes } from './ownTimes'
+import {
+  isDone,
+  lastTold,
+  lyeIsAbout,
+  nextStep,
+  runOf,
+  targetOf,
+  waitsFor,
+  weighedSoFar,
+} from './run'
 import { isSteady, loadsOf, loadTarget, standingAt } from './weighing'
 
 const document: FormulaDocument = {
@@ -213,16 +223,16 @@ describe('reading a scale', () => {
 describe('judging the batter', () => {
   const usual = usualMinutes(plan.working, true)
   it('thick far too early with cold lye is taken for false trace, warm for a batter that runs away', () => {
-    expect(guideFor(ctx, plan, 'medium', usual.medium * 0.2, 20, 40)).toMatchObject({
+    expect(guideFor(ctx, plan, usual, 'medium', usual.medium * 0.2, 20, 40)).toMatchObject({
       id: 'false-trace',
     })
-    const fast = guideFor(ctx, plan, 'medium', usual.medium * 0.2, 45, 45)!
+    const fast = guideFor(ctx, plan, usual, 'medium', usual.medium * 0.2, 45, 45)!
     expect(fast.id).toBe('too-fast')
     expect(fast.water).toBeCloseTo(ctx.onScale.result.lye.pureNaoh * 0.15, -0.5)
   })
   it('says nothing when it comes in its time', () => {
-    expect(guideFor(ctx, plan, 'medium', usual.medium, 35, 35)).toBeNull()
-    expect(guideFor(ctx, plan, 'light', 0.2, 20, 40)).toBeNull()
+    expect(guideFor(ctx, plan, usual, 'medium', usual.medium, 35, 35)).toBeNull()
+    expect(guideFor(ctx, plan, usual, 'light', 0.2, 20, 40)).toBeNull()
   })
 })
 
@@ -262,4 +272,98 @@ it('the checks after the pour follow from when it was poured and how warm', () =
   expect(checks.map(({ kind }) => kind)).toEqual(['peek', 'unmould'])
   expect(checks[0]!.from).toBe('2026-11-23T12:00:00.000Z')
   expect(checks[1]!.to > checks[1]!.from).toBe(true)
+})
+
+describe('what is put right at the bench', () => {
+  const lyeIn = plan.steps
+    .slice(0, plan.steps.findIndex(({ id }) => id === 'dissolve') + 1)
+    .flatMap((one) => [...(one.weigh ? [scoop(one.id, one.weigh.grams)] : []), done(one.id)])
+
+  it('lye made anew begins its jug and cups again, and nothing else', () => {
+    const anew = told({ kind: 'restarted', because: 'weak' }, 9)
+    const state = stateOf(...lyeIn, anew)
+    const again = plan.steps.filter(({ id }) => isDone(stateOf(...lyeIn), id) && !isDone(state, id))
+    expect(again.map(({ id }) => id)).toEqual([
+      'weigh:water',
+      'weigh:additive:citric-acid-anhydrous',
+      'weigh:naoh',
+      'dissolve',
+    ])
+    expect(isDone(state, 'gate')).toBe(true)
+    // What is weighed the second time counts, and only that.
+    const water = planned('weigh:water')
+    const second = stateOf(...lyeIn, anew, scoop('weigh:water', water + 1), done('weigh:water'))
+    expect(second.steps.get('weigh:water')!.grams).toBe(water + 1)
+  })
+
+  it('lye that has met the fats cannot be made anew', () => {
+    const after = [...lyeIn, done('combine'), told({ kind: 'restarted', because: 'other' })]
+    expect(isDone(stateOf(...after), 'dissolve')).toBe(true)
+  })
+
+  it('takes back all that was told at one instant, and never a reading', () => {
+    const reading = told({ kind: 'read', vessel: 'lye', celsius: 40, typed: false }, 3)
+    const events = [done('gate', 1), scoop('weigh:water', 260, 2), done('weigh:water', 2), reading]
+    expect(lastTold(events).map(({ kind }) => kind)).toEqual(['scooped', 'done'])
+    const back = lastTold(events).map(({ id }) => told({ kind: 'undone', event: id }, 4))
+    expect(stateOf(...events, ...back).steps.get('weigh:water')).toBeUndefined()
+    expect(lastTold([...events, ...back])).toEqual([events[0]])
+    expect(lastTold([reading])).toEqual([])
+  })
+
+  it('colour left in its cup counts out its oil too, the last word holding', () => {
+    const coloured = plannedFrom({
+      ...document,
+      additives: [
+        {
+          id: 'activated-charcoal',
+          rate: 0.004,
+          of: 'oils',
+          carrier: { id: 'olive', ratio: 2, from: 'extra' },
+        },
+      ],
+    })
+    const cup = coloured.plan.steps.filter(({ vessel }) => vessel?.startsWith('cup:'))
+    const events = coloured.plan.steps.flatMap((one) => [
+      ...(one.weigh ? [scoop(one.id, one.weigh.grams)] : []),
+      done(one.id),
+    ])
+    const after = (...more: RunEvent[]) =>
+      weighedSoFar(coloured.ctx, coloured.plan, runOf(coloured.plan, start, [...events, ...more]))
+    const [vessel] = cup.map((one) => one.vessel!)
+    const left = (grams: number) => told({ kind: 'leftover', vessel: vessel!, grams })
+    // 4 g of charcoal in 8 g of olive oil: with half of it left, 4 g of oil less in the pot.
+    const before = after()
+    const halved = after(left(2), left(6))
+    expect(before.batter - halved.batter).toBeCloseTo(6, 6)
+    const demand = before.pure / (1 - before.superfat)
+    const oil = (4 * 190 * 39.997) / 56.1056 / 1000
+    expect(halved.superfat).toBeCloseTo(1 - before.pure / (demand - oil), 3)
+  })
+})
+
+describe('the usual times of a formula', () => {
+  const model = usualMinutes(plan.working, true)
+  const run = (medium: number, light?: number) => [
+    done('combine', 10),
+    ...(light ? [told({ kind: 'marked' as const, pot: 0, stage: 'light' }, 10 + light)] : []),
+    told({ kind: 'marked', pot: 0, stage: 'medium' }, 10 + medium),
+    told({ kind: 'marked', pot: 0, stage: 'medium' }, 60),
+  ]
+  it('are the model’s until there are marks', () => {
+    expect(usualTimes(model, [])).toEqual({ minutes: model, batches: 0 })
+    expect(usualTimes(model, [[done('combine')]]).batches).toBe(0)
+  })
+  it('are the median of the first marks, and stretch what nobody marked', () => {
+    const own = usualTimes(model, [run(10), run(14), run(30)])
+    expect(own.batches).toBe(3)
+    expect(own.minutes.medium).toBeCloseTo(14, 6)
+    expect(own.minutes.thick).toBeCloseTo(model.thick * (14 / model.medium), 6)
+  })
+  it('never let a stage come before the one it follows', () => {
+    const own = usualTimes(model, [run(3, 6)])
+    expect(own.minutes.light).toBe(6)
+    expect(own.minutes.medium).toBe(6)
+    expect(own.minutes.thick).toBeGreaterThanOrEqual(6)
+  })
 })

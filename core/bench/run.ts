@@ -1,8 +1,8 @@
-import type { BatterStage, Rescue, Treatment, VesselKind } from '#contracts/benchWords'
+import type { BatterStage, LyeFault, Rescue, Treatment, VesselKind } from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
 import type { HeatReading } from '../heat/cooling'
 import type { PlanContext } from './context'
-import { asWeighed, reallyThere, type AsWeighed } from './asWeighed'
+import { asWeighed, goesIntoLye, reallyThere, type AsWeighed } from './asWeighed'
 import type { Plan } from './plan'
 import type { Step } from './step'
 import { gateOf } from './gate'
@@ -37,12 +37,18 @@ export interface RunState {
   watered: Record<number, number>
   rescued: { pot: number; how: Rescue; minutes: number }[]
   notes: { id: string; says: string; minutes: number; photo?: string }[]
+  /** Lyes that were thrown away, and when. */
+  restarted: { because: LyeFault; minutes: number }[]
+  /** For laundry and no skin, whatever the weights say. */
+  laundry: boolean
   finished: { minutes: number; day: string } | null
   /** Ids of done steps in the order in which they were done. */
   order: string[]
 }
 
 const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: null })
+
+const scooped = ({ scoops }: StepState) => scoops.reduce((sum, { grams }) => sum + grams, 0)
 
 /** Events that hold: each once, those taken back left out. */
 export function standingRunEvents<Event extends RunEvent>(events: readonly Event[]): Event[] {
@@ -80,6 +86,8 @@ export function runOf(
     watered: {},
     rescued: [],
     notes: [],
+    restarted: [],
+    laundry: false,
     finished: null,
     order: [],
   }
@@ -88,6 +96,13 @@ export function runOf(
     return state.steps.get(id)!
   }
   const open = (id: string) => known.has(id) && at(id).doneAt === null
+  /** Forgets a step: what was weighed, what was wanted otherwise, that it was done. */
+  const anew = (id: string) => {
+    state.steps.delete(id)
+    state.order = state.order.filter((done) => done !== id)
+    const { [id]: _, ...targets } = state.targets
+    state.targets = targets
+  }
   for (const event of standingRunEvents(events)) {
     if (state.finished && event.kind !== 'noted') continue
     const minutes = minutesOf(event)
@@ -99,7 +114,7 @@ export function runOf(
         if (!open(event.step)) continue
         const step = at(event.step)
         step.scoops.push({ id: event.id, grams: event.grams, typed: event.typed })
-        step.grams = step.scoops.reduce((sum, scoop) => sum + scoop.grams, 0)
+        step.grams = scooped(step)
         break
       }
       case 'chose':
@@ -142,6 +157,26 @@ export function runOf(
       case 'noted':
         state.notes.push({ id: event.id, says: event.says, minutes, photo: event.photo })
         break
+      case 'restarted':
+        if (lyeIsInFats(plan, state)) continue
+        state.restarted.push({ because: event.because, minutes })
+        state.treated.lye = { how: 'air', minutes }
+        for (const { id, vessel, weigh } of plan.steps)
+          if (goesIntoLye(vessel) || (weigh?.kind === 'share' && weigh.id === 'lye')) anew(id)
+        break
+      case 'laundry':
+        state.laundry = true
+        break
+      case 'leftover': {
+        const inCup = plan.steps.flatMap((step) =>
+          step.vessel === event.vessel && step.weigh ? [at(step.id)] : [],
+        )
+        const all = inCup.reduce((sum, step) => sum + scooped(step), 0)
+        if (all <= 0) continue
+        const used = Math.max(0, 1 - event.grams / all)
+        for (const step of inCup) step.grams = scooped(step) * used
+        break
+      }
       case 'finished':
         state.finished = { minutes, day: event.pouredDay }
         break
@@ -154,6 +189,14 @@ export function runOf(
 }
 
 export const isDone = (state: RunState, id: string): boolean => state.steps.get(id)?.doneAt != null
+
+/** The latest thing that can be taken back, with all that was told at the same instant; readings and handing over stay. */
+export function lastTold(events: readonly RunEvent[]): RunEvent[] {
+  const stays = new Set(['read', 'drove', 'finished'])
+  const told = standingRunEvents(events).filter(({ kind }) => !stays.has(kind))
+  const at = told.at(-1)?.at
+  return told.filter((event) => event.at === at)
+}
 
 /** The first step that is not done; null when all are. */
 export const nextStep = (plan: Plan, state: RunState): Step | null =>
@@ -207,6 +250,12 @@ export function weighedSoFar(
     wateredIn(state),
   )
 }
+
+/** Whether some lye has met some fat: from then on it cannot be made anew. */
+export const lyeIsInFats = (plan: Pick<Plan, 'steps'>, state: RunState): boolean =>
+  plan.steps.some(
+    ({ id, kind, lye }) => (kind === 'combine' || (kind === 'melt' && lye)) && isDone(state, id),
+  )
 
 /** Whether every point of the safety check is confirmed. */
 export const gatePassed = (ctx: PlanContext, state: RunState): boolean =>

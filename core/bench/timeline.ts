@@ -1,9 +1,8 @@
-import { jugCapacity, openJugPeak } from '../heat/dissolving'
-import { perMinuteOf, type Curve } from '../heat/cooling'
+import { openJugPeak } from '../heat/dissolving'
+import type { Curve } from '../heat/cooling'
 import { meetingOf } from '../heat/meeting'
-import { lyeDensity } from '../formula/volume'
 import type { PlanContext } from './context'
-import { lyeJugOf } from './jug'
+import { lyeJugOf, usualCooling } from './jug'
 import type { Step } from './step'
 
 export interface TimedStep {
@@ -19,8 +18,6 @@ export interface TimedStep {
 const meltedC = 60
 /** Minutes that anybody waits for the air to do it: a vessel that is wanted at almost the room's warmth goes into ice. */
 const longestWait = 180
-/** J/gK of fats. */
-const fatHeat = 2
 
 /**
  * When each step comes, if the work goes as usual: in the order of the plan, one pair of hands, the vessels cooling by
@@ -30,20 +27,19 @@ export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
   const { onScale, setup } = ctx
   const { result } = onScale
   const jug = lyeJugOf(ctx)
-  const grams =
-    jug.naoh + jug.koh + jug.readyNaoh + jug.readyWater + jug.water + jug.ice + jug.other
+  const cooling = usualCooling(jug, result)
   const peak = openJugPeak(jug)
   const lye: Curve = {
     from: 0,
     startC: (peak.low + peak.high) / 2,
-    perMinute: perMinuteOf(grams / lyeDensity(result.water.strength), jugCapacity(jug)),
+    perMinute: cooling.lye,
     roomC: setup.roomC,
   }
   const melts = steps.some(({ kind }) => kind === 'melt')
   const oils: Curve = {
     from: 0,
     startC: melts ? meltedC : setup.roomC,
-    perMinute: perMinuteOf(result.oils / 0.91, result.oils * fatHeat),
+    perMinute: cooling.oils,
     roomC: setup.roomC,
   }
   const until = (curve: Curve, since: number, most: number, now: number) => {

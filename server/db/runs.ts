@@ -62,6 +62,23 @@ export const openRuns = (db: Db): { batchId: string; startedAt: string }[] =>
     )
     .all()
 
+/** What tells how long the batter of a formula took: lye in, marks and what was taken back, by batch. */
+export function marksOfFormula(
+  db: Db,
+  formulaId: string,
+): { batchId: string; events: RunEvent[] }[] {
+  return db
+    .prepare<[string], { batchId: string; events: string }>(
+      `SELECT runs.batch_id AS batchId, json_group_array(json(payload) ORDER BY seq) AS events FROM batches
+       JOIN runs ON runs.batch_id = batches.id JOIN run_events ON run_events.run_id = runs.id
+       WHERE batches.formula_id = ? AND runs.paper = 0 AND (kind IN ('marked', 'undone')
+         OR kind = 'done' AND payload ->> '$.step' LIKE 'combine%')
+       GROUP BY runs.batch_id`,
+    )
+    .all(formulaId)
+    .map(({ batchId, events }) => ({ batchId, events: JSON.parse(events) as RunEvent[] }))
+}
+
 /** Begins the run of a batch. A batch has one run: beginning it again gives the one that is there. */
 export function startRun(db: Db, run: Omit<Run, 'driver' | 'events'> & { device: string }): Run {
   db.prepare(

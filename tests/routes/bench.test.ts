@@ -142,6 +142,24 @@ describe('a run', () => {
     expect((await begin(batch.id)).body.id).toBe(run.id)
   })
 
+  it('tells how the batter of a formula went before, and nothing else of it', async () => {
+    const batch = await newBatch()
+    const { body: run } = await begin(batch.id)
+    await tell(
+      run.id,
+      mine,
+      event({ kind: 'done', step: 'mould' }),
+      event({ kind: 'done', step: 'combine' }),
+      event({ kind: 'marked', pot: 0, stage: 'light' }),
+    )
+    const { body } = await send<{ batchId: string; events: { kind: string }[] }[]>(
+      'GET',
+      `/api/formulas/${batch.formulaId}/marks`,
+    )
+    expect(body.map(({ batchId }) => batchId)).toEqual([batch.id])
+    expect(body[0]!.events.map(({ kind }) => kind)).toEqual(['done', 'marked'])
+  })
+
   it.each([
     [{ kind: 'scooped', step: 'weigh:water', grams: 'much', typed: false }, 'events[0].grams'],
     [{ kind: 'danced' }, 'events[0].kind'],

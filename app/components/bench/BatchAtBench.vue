@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
-import type { Run } from '#contracts/run'
+import type { Run, RunEvent } from '#contracts/run'
 
 /** The bench of a batch whose run is kept on the server. */
-const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
+const { batch, run, earlier } = defineProps<{
+  batch: Batch & BatchSummary
+  run: Run
+  earlier: RunEvent[][]
+}>()
 const router = useRouter()
 useOfflineBench()
 void prefetchComponents('HeatChart')
@@ -14,6 +18,7 @@ provideBench({
   keeper: useServerKeeper(run),
   practising: false,
   guided: false,
+  earlier,
 })
 </script>
 

@@ -1,16 +1,15 @@
 <script setup lang="ts">
-import type { BatterStage } from '#contracts/benchWords'
-import { guideFor, normalAt, stageRank, stages, usualMinutes, type Guide } from '#core/bench/batter'
+import type { BatterStage, Rescue } from '#contracts/benchWords'
+import { guideFor, normalAt, stageRank, stages } from '#core/bench/batter'
 import { pours } from '#core/bench/patterns'
 
 /** The batter: a running clock, one key for each stage, blender seconds, the usual times, and the guides. */
 const bench = useBench()
-const { step, plan, ctx, state, minutes, combinedC, done } = bench
+const { step, plan, ctx, state, minutes, combinedC, done, usual } = bench
 const say = computed(() => ctx.value.say)
 const pot = computed(() => step.value!.pot ?? 0)
 const clock = computed(() => bench.sinceCombined(pot.value))
 const blender = computed(() => ctx.value.document.method.blender)
-const usual = computed(() => usualMinutes(plan.value.working, blender.value))
 const marks = computed(() => state.value.marks.filter((mark) => mark.pot === pot.value))
 const markOf = (stage: BatterStage) => marks.value.findLast((mark) => mark.stage === stage)
 const combinedAt = computed(() => minutes.value - (clock.value ?? 0))
@@ -23,24 +22,28 @@ const now = computed(() => marks.value.at(-1)?.stage ?? null)
 const reached = computed(
   () => now.value !== null && stageRank(now.value) >= stageRank(wanted.value),
 )
-const guide = shallowRef<Guide | null>(null)
+/** What the latest mark means, until something was done about it. */
+const guide = computed(() => {
+  const last = marks.value.at(-1)
+  const answered = state.value.rescued.some(
+    (rescue) => rescue.pot === pot.value && rescue.minutes >= (last?.minutes ?? 0),
+  )
+  if (!last || answered) return null
+  const found = guideFor(
+    ctx.value,
+    plan.value,
+    usual.value.minutes,
+    last.stage,
+    last.minutes - combinedAt.value,
+    combinedC.value.lye,
+    combinedC.value.oils,
+  )
+  return found && state.value.watered[pot.value] ? { ...found, water: 0 } : found
+})
 
 function mark(stage: BatterStage | undefined) {
   if (!stage || done.value) return
   bench.tell({ kind: 'marked', pot: pot.value, stage })
-  guide.value = guideFor(
-    ctx.value,
-    plan.value,
-    stage,
-    clock.value ?? 0,
-    combinedC.value.lye,
-    combinedC.value.oils,
-  )
-}
-function takeBack() {
-  const last = marks.value.at(-1)
-  if (last) bench.tell({ kind: 'undone', event: last.id })
-  guide.value = null
 }
 
 const blendingSince = ref<number | null>(null)
@@ -65,21 +68,15 @@ function next() {
   if (blendingSince.value !== null) blend()
   bench.finish()
 }
-const water = () =>
-  guide.value &&
-  guide.value.water > 0 &&
-  (bench.tell({ kind: 'watered', pot: pot.value, grams: guide.value.water }),
-  (guide.value = { ...guide.value, water: 0 }))
-function rescue(how: 'waited' | 'simpler-pour' | 'dough') {
-  bench.tell({ kind: 'rescued', pot: pot.value, how })
-  guide.value = null
+function water() {
+  if (guide.value?.water) bench.tell({ kind: 'watered', pot: pot.value, grams: guide.value.water })
 }
+const rescue = (how: Rescue) => bench.tell({ kind: 'rescued', pot: pot.value, how })
 useBenchKeys({
   ' ': next,
   Enter: next,
   b: blend,
   w: water,
-  z: takeBack,
   ...Object.fromEntries(stages.map(({ id }, index) => [String(index + 1), () => mark(id)])),
 })
 onScopeDispose(() => blendingSince.value !== null && blend())
@@ -119,12 +116,12 @@ const guideKeys = computed(() => {
 
 <template>
   <BenchFrame>
-    <div class="mt-3 flex flex-wrap items-end gap-x-8 gap-y-2">
+    <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-1">
       <div>
-        <p class="figure text-[76px] leading-none font-bold sm:text-[112px]">
+        <p class="figure text-[60px] leading-none font-bold sm:text-[88px]">
           {{ clockText(clock ?? 0) }}
         </p>
-        <p class="text-[16px] text-ink-2">since the lye went in</p>
+        <p class="text-[15px] text-ink-2">since the lye went in</p>
       </div>
       <button
         v-if="blender"
@@ -139,8 +136,13 @@ const guideKeys = computed(() => {
           blendingSince === null ? 'B starts a pulse' : 'B ends it'
         }}</small>
       </button>
-      <p class="text-[18px]">
+      <p class="text-[18px] sm:max-w-64">
         wanted: <b class="text-chalk">{{ stages[stageRank(wanted)]?.says.toLowerCase() }}</b>
+        <small class="figure block text-[14px] text-ink-2">{{
+          usual.batches
+            ? `usual times from your last ${usual.batches === 1 ? 'batch' : `${usual.batches} batches`} of it`
+            : 'usual times by the model: none of this formula was marked yet'
+        }}</small>
       </p>
     </div>
     <div
@@ -164,11 +166,11 @@ const guideKeys = computed(() => {
         />
       </div>
     </div>
-    <ol class="mt-4 grid gap-2 sm:grid-cols-2" aria-label="Stages">
+    <ol class="mt-3 grid grid-cols-2 gap-2" aria-label="Stages">
       <li v-for="(one, index) in stages" :key="one.id">
         <button
           type="button"
-          class="grid min-h-[84px] w-full grid-cols-[34px_1fr_auto] items-center gap-2 px-2.5 py-1 text-left"
+          class="grid h-full min-h-[76px] w-full grid-cols-[34px_1fr_auto] sm:min-h-[84px] items-center gap-2 px-2.5 py-1 text-left"
           :class="
             now === one.id
               ? 'bg-chalk text-[#182022]'
@@ -187,14 +189,14 @@ const guideKeys = computed(() => {
           <span class="min-w-0">
             <b class="block text-[17px]">{{ one.says }}</b>
             <span
-              class="block text-[13px] leading-tight"
+              class="block text-[13px] leading-tight max-sm:hidden"
               :class="now === one.id ? '' : 'text-ink-2'"
               >{{ one.looks }}</span
             >
             <span class="figure block text-[13px]">{{
               markOf(one.id)
                 ? `seen at ${clockText(markOf(one.id)!.minutes - combinedAt)}`
-                : `usually ${clockText(usual[one.id])}`
+                : `usually ${clockText(usual.minutes[one.id])}`
             }}</span>
           </span>
           <StageDrawing :stage="one.id" :colour="colour" class="max-sm:hidden" />
@@ -215,7 +217,7 @@ const guideKeys = computed(() => {
       </li>
     </ul>
     <template #keys>
-      <BenchKey says="Take back" hint="Z" @click="takeBack" />
+      <BenchKey says="Take back" hint="Z" @click="bench.takeBack()" />
       <BenchKey
         main
         :says="

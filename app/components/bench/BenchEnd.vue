@@ -64,6 +64,10 @@ const marks = { stop: 'Stop', think: 'Think', know: 'Know' } as const
         </li>
       </ul>
     </template>
+    <p v-if="state.laundry" class="mt-5 text-[18px] font-semibold text-[#f3c24b]">
+      Kept for laundry: not for skin. The batch says so wherever it is shown.
+    </p>
+    <CupsLeft class="mt-6" />
     <AfterPlanBox class="mt-6 max-w-2xl" :gel="run.setup && ctx.document.method.gel" />
     <div class="mt-6 flex gap-3">
       <BenchKey says="Back" hint="←" @click="bench.open(plan.steps.at(-1)!.id)" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ListOrdered, StickyNote } from '@lucide/vue'
+import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
 
 /** The bench itself: steps at the left, one step large in the middle, heat and weights at the right. */
 const bench = useBench()
@@ -24,6 +24,7 @@ const view = computed(() => {
   return kind in kinds ? kinds[kind as keyof typeof kinds] : 'do'
 })
 useBenchKeys({
+  z: bench.takeBack,
   ArrowLeft: () => bench.look(-1),
   ArrowRight: () => bench.look(1),
   ArrowUp: () => bench.look(-1),
@@ -103,6 +104,15 @@ watch(
           />
         </div>
         <button
+          v-if="bench.takesBack.value"
+          type="button"
+          class="flex size-14 items-center justify-center"
+          :aria-label="`Take back ${bench.takesBack.value}`"
+          @click="bench.takeBack()"
+        >
+          <Undo2 :size="20" aria-hidden="true" />
+        </button>
+        <button
           type="button"
           class="flex min-h-14 items-center gap-1.5 px-2"
           :aria-expanded="noteOpen"
@@ -127,6 +137,7 @@ watch(
       </main>
       <aside
         class="min-h-0 overflow-y-auto border-line bg-[#1c2426] px-5 py-4 max-lg:max-h-[32dvh] max-lg:border-t max-sm:max-h-[24dvh] lg:border-l"
+        :class="view === 'batter' || view === 'pour' ? 'max-sm:hidden' : ''"
         aria-label="Heat, weights and devices"
       >
         <div class="max-lg:grid max-lg:gap-x-8 md:max-lg:grid-cols-2">

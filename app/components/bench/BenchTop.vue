@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { TriangleAlert } from '@lucide/vue'
+import { TriangleAlert, Undo2 } from '@lucide/vue'
 import { standingLine } from '#core/bench/gate'
 import { faceOf } from '#core/formula/face'
 
@@ -38,16 +38,28 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
         >{{ name }}<template v-if="number">, batch {{ number }}</template></span
       >
     </NuxtLink>
-    <span class="figure text-ink-2"
+    <span class="figure text-ink-2 max-sm:hidden"
       >started {{ clock.timeOf(0) }} · {{ minutesText(minutes) }}</span
     >
     <span
       role="status"
       class="figure text-[14px]"
-      :class="keeper.state.value === 'cut-off' ? 'font-bold text-[#f3c24b]' : 'text-ink-3'"
+      :class="[
+        practising ? 'max-sm:sr-only' : '',
+        keeper.state.value === 'cut-off' ? 'font-bold text-[#f3c24b]' : 'text-ink-3',
+      ]"
       >{{ kept }}</span
     >
-    <div class="flex-1" />
+    <div class="flex-1 max-sm:hidden" />
+    <button
+      v-if="bench.takesBack.value && keeper.leading.value"
+      type="button"
+      class="flex min-h-11 max-w-72 items-center gap-1.5 px-2 text-left text-[14px] text-ink-2 max-lg:hidden"
+      @click="bench.takeBack()"
+    >
+      <Undo2 :size="18" class="shrink-0" aria-hidden="true" />
+      <span class="truncate">Z takes back {{ bench.takesBack.value }}</span>
+    </button>
     <p
       v-if="lyeIsAbout && !state.finished"
       class="flex items-center gap-2 text-[15px] font-bold text-[#f3c24b]"

@@ -26,6 +26,14 @@ const peakWords = computed(() => {
 })
 /** The number is only shown once it is allowed to be about lye. */
 const relevant = computed(() => step.value?.kind !== 'gate')
+const weak = computed(
+  () => heat.value.weakLye && !state.value.laundry && bench.canMakeLyeAnew.value,
+)
+const laundry = () => bench.tell({ kind: 'laundry' })
+useBenchKeys({
+  r: () => weak.value && bench.lyeAnew('weak'),
+  y: () => weak.value && laundry(),
+})
 const typedFor = ref<VesselKind | null>(null)
 const typed = ref('')
 function keepTyped() {
@@ -87,10 +95,10 @@ function keepTyped() {
       </div>
     </div>
     <LazyHeatChart v-if="hasReadings && !combined" class="mt-2 h-[200px] max-lg:h-[170px]" />
-    <p v-if="heat.meeting" class="figure mt-1 text-[16px] font-semibold text-chalk">
+    <p v-if="heat.meeting && !combined" class="figure mt-1 text-[16px] font-semibold text-chalk">
       {{ meetingText(heat.meeting, minutes, clock.timeOf) }}
     </p>
-    <p v-if="heat.advice" class="figure mt-1 text-[16px] text-[#f3c24b]">
+    <p v-if="heat.advice && !combined" class="figure mt-1 text-[16px] text-[#f3c24b]">
       {{ adviceText(heat.advice, say) }}
     </p>
     <p
@@ -102,7 +110,7 @@ function keepTyped() {
       fresh.
     </p>
     <div
-      v-if="heat.weakLye"
+      v-if="heat.weakLye && !state.laundry"
       role="alert"
       class="mt-3 bg-[#7d2218] px-3 py-2.5 text-[15px] leading-snug text-white"
     >
@@ -110,6 +118,17 @@ function keepTyped() {
       It peaked at {{ say.temperature(heat.peak ?? 0) }}; {{ peakWords }} was to be expected. Lye
       that lay open has taken up water and air. Stop and make fresh lye, or keep this batch for
       laundry. Never add lye by guess: no weight is raised.
+      <div v-if="bench.canMakeLyeAnew.value" class="mt-2 grid grid-cols-2 gap-2">
+        <BenchKey says="Fresh lye" hint="R, lye steps again" @click="bench.lyeAnew('weak')" />
+        <BenchKey says="For laundry" hint="Y, the batch" @click="laundry" />
+      </div>
     </div>
+    <p v-if="state.laundry" class="mt-3 text-[15px] font-semibold text-[#f3c24b]">
+      This batch is kept for laundry: not for skin.
+    </p>
+    <p v-if="state.restarted.length && !dissolved" class="mt-3 text-[15px] text-[#f3c24b]">
+      The lye is made anew. The spoiled one: cold and much diluted, away where your local rules
+      allow it, never into a drain that has aluminium.
+    </p>
   </section>
 </template>

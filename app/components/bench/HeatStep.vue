@@ -69,6 +69,12 @@ function ice(vessel: 'lye' | 'oils') {
 function heatAgain(vessel: 'lye' | 'oils') {
   bench.tell({ kind: 'treated', vessel, how: 'heat' })
 }
+/** Milk that browned, a jug that tipped: only the lye is lost while no fat has met it. */
+const anew = computed(() => bench.canMakeLyeAnew.value && kind.value !== 'meet')
+const milky = computed(() => watch.value?.vessel === 'lye' && ctx.value.scorches)
+const makeAnew = () =>
+  anew.value && bench.lyeAnew(milky.value ? 'scorched' : heat.value.weakLye ? 'weak' : 'other')
+useBenchKeys({ r: makeAnew })
 useBenchKeys({ ' ': next, Enter: next, i: () => ice('lye'), o: () => ice('oils') })
 const mainWords = computed(() => {
   if (done.value) return { says: 'Done', hint: '→ goes on' }
@@ -173,6 +179,14 @@ const degrees = (value: number | null) =>
         @click="heatAgain('oils')"
       />
     </div>
+    <BenchKey
+      v-if="anew"
+      quiet
+      class="mt-3 !flex-none"
+      :says="milky ? 'Orange or brown: make the lye anew' : 'Spoiled: make the lye anew'"
+      hint="R"
+      @click="makeAnew"
+    />
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey

@@ -166,6 +166,13 @@ const peak = computed(() =>
             {{ plan.steps.find(({ id }) => id === choice.step)?.weigh?.name.toLowerCase() }}:
             {{ choices[choice.choice] }}
           </li>
+          <li v-for="one in state.restarted" :key="one.minutes">
+            {{ timeOf(one.minutes) }}: lye thrown away ({{ lyeFaultWords[one.because] }}) and made
+            anew
+          </li>
+          <li v-if="state.laundry" class="font-semibold text-think">
+            Kept for laundry at the bench: not for skin.
+          </li>
           <li v-for="mark in state.marks" :key="mark.id">
             {{ timeOf(mark.minutes) }}:
             {{ stages.find(({ id }) => id === mark.stage)?.says.toLowerCase()

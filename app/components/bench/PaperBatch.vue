@@ -46,14 +46,14 @@ const refused = ref('')
 const busy = ref(false)
 const marks = { stop: 'Stop.', think: 'Think.', know: 'Know.' } as const
 
-const degrees = { unit: '°C', min: -10, max: 120 } as const
-const minutes = { unit: 'min', min: 0, max: 600 } as const
-const fields = [
-  { key: 'peakC', says: 'Lye jug at its hottest', ...degrees, max: 150 },
-  { key: 'lyeC', says: 'Lye when combined', ...degrees },
-  { key: 'oilsC', says: 'Oils when combined', ...degrees },
-  { key: 'emulsion', says: 'Emulsion after', ...minutes },
-  { key: 'trace', says: 'Light trace after', ...minutes },
+const temperatures = [
+  { key: 'peakC', says: 'Lye jug at its hottest' },
+  { key: 'lyeC', says: 'Lye when combined' },
+  { key: 'oilsC', says: 'Oils when combined' },
+] as const
+const times = [
+  { key: 'emulsion', says: 'Emulsion after' },
+  { key: 'trace', says: 'Light trace after' },
 ] as const
 
 async function write() {
@@ -174,17 +174,29 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
       <section class="sheet grid gap-3 px-5 py-4">
         <h2>Temperatures and batter</h2>
         <label
-          v-for="field in fields"
+          v-for="field in temperatures"
+          :key="field.key"
+          class="flex items-center justify-between gap-3"
+          >{{ field.says }}
+          <TemperatureField
+            v-model="draft[field.key]"
+            :label="field.says"
+            :unknown="null"
+            :min="-10"
+            :max="150"
+        /></label>
+        <label
+          v-for="field in times"
           :key="field.key"
           class="flex items-center justify-between gap-3"
           >{{ field.says }}
           <NumberField
             v-model="draft[field.key]"
             :label="field.says"
-            :unit="field.unit"
+            unit="min"
             class="w-24"
-            :min="field.min"
-            :max="field.max"
+            :min="0"
+            :max="600"
         /></label>
         <label class="grid gap-1"
           >Notes <textarea v-model="draft.notes" class="field" rows="3" maxlength="1000" />

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import type { Frozen } from '#contracts/result'
+import type { RunEvent } from '#contracts/run'
 
 /** The bench of a rehearsal: the same bench, kept on this device alone, listening to the stand-ins. */
-const { frozen, guided } = defineProps<{ frozen: Frozen; guided: boolean }>()
+const { frozen, guided, earlier } = defineProps<{
+  frozen: Frozen
+  guided: boolean
+  earlier: RunEvent[][]
+}>()
 const router = useRouter()
 const workshop = useWorkshop()
 /** One rehearsal at a time on a device; a reload goes on with it. */
@@ -36,6 +41,7 @@ provideBench({
   ),
   practising: true,
   guided,
+  earlier,
 })
 function leave() {
   forgetRehearsal(id)

@@ -23,7 +23,7 @@ const ownVessel = (size: number) =>
         <span class="min-w-0"
           >{{ vessel.says }}
           <small class="block text-sm text-ink-2"
-            >holds {{ litres(vessel.millilitres)
+            >{{ vessel.of }}; holds {{ litres(vessel.millilitres)
             }}<template v-if="ownVessel(vessel.size)"
               >; {{ ownVessel(vessel.size)!.name }} does</template
             ></small

@@ -21,7 +21,7 @@ const full = computed(() => Math.max(load.value.target * 1.13, bench.run.scale))
 const part = (grams: number) => `${Math.min(100, Math.max(0, (grams / full.value) * 100))}%`
 const figure = computed(() => (done.value ? scoops.value : shown.value.grams))
 const ifStopped = computed(() => {
-  if (weigh.value.kind === 'share') return ''
+  if (weigh.value.kind === 'share' || !(figure.value > 0)) return ''
   const trial = {
     step: step.value!.id,
     grams: Math.max(0, scoops.value + (shown.value.grams - scoops.value)),

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
-import type { Run } from '#contracts/run'
+import type { Run, RunEvent } from '#contracts/run'
 
 /** A batch at the bench, full screen. */
 definePageMeta({ bare: true })
@@ -9,6 +9,8 @@ const id = String(route.params.id)
 interface Remembered {
   batch: Batch & BatchSummary
   run: Run
+  /** Not in what an older Mantle remembered. */
+  earlier?: RunEvent[][]
 }
 const loaded = shallowRef<Remembered | null>(null)
 const problem = ref('')
@@ -18,7 +20,10 @@ onMounted(async () => {
       api.get<Batch & BatchSummary>(`/api/batches/${id}`),
       api.get<Run>(`/api/batches/${id}/run`),
     ])
-    loaded.value = { batch, run }
+    const earlier = (await earlierMarks(batch.formulaId))
+      .filter(({ batchId }) => batchId !== id)
+      .map(({ events }) => events)
+    loaded.value = { batch, run, earlier }
     rememberBench(id, loaded.value)
   } catch (error) {
     // Without the server this device's own copy goes on.
@@ -35,5 +40,10 @@ useHead({
 
 <template>
   <ProblemPage v-if="problem" :says="problem" to="/bench" label="To the bench" />
-  <BatchAtBench v-else-if="loaded" :batch="loaded.batch" :run="loaded.run" />
+  <BatchAtBench
+    v-else-if="loaded"
+    :batch="loaded.batch"
+    :run="loaded.run"
+    :earlier="loaded.earlier ?? []"
+  />
 </template>
