@@ -40,8 +40,10 @@ const choose = (ids: Iterable<string>) => {
   )
   leading.value = new Set(Object.keys(draft.value.choices))
 }
-const ofFormulas = () =>
+async function ofFormulas() {
+  if (!formulas.loaded) await formulas.load()
   choose(new Set(formulas.list.flatMap(({ document }) => document.fats.map(({ id }) => id))))
+}
 function exclude(key: Exclusion) {
   const { exclude: list } = draft.value
   draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
