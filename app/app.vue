@@ -2,6 +2,8 @@
 const workshop = useWorkshop()
 const palette = usePalette()
 const keyHelp = useKeyHelp()
+const batchDialog = useBatchDialog()
+const weighRound = useWeighRound()
 const route = useRoute()
 /** The bench has a frame of its own. */
 const bare = computed(() => route.meta.bare === true)
@@ -35,6 +37,8 @@ onMounted(load)
       <NuxtPage v-if="workshop.ready && materials.loaded" />
     </component>
     <FindOrDo v-if="palette" />
+    <LazyBatchDialog v-if="batchDialog" :key="`${batchDialog.batch.id} ${batchDialog.asks}`" />
+    <LazyWeighRound v-if="weighRound" />
     <LazyKeyHelp v-if="keyHelp" />
     <LazyWorkshopDialog v-if="workshop.dialogOpen" />
     <ToastHost />

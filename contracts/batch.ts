@@ -1,11 +1,11 @@
 import { z } from 'zod'
+import { barsSchema, idSchema } from './basics'
+import type { Check, ToldBatchEvent } from './batchEvents'
 import type { Frozen } from './result'
 
-/** A calendar day, as 2026-11-23. */
-export const daySchema = z.iso.date({ error: 'This must be a day, as 2026-11-23.' })
-export const idSchema = z.uuid({ error: 'This must be an id made by Mantle.' })
-
-const bars = z.number().int({ error: 'Bars are counted in whole numbers.' }).min(1).max(10_000)
+export { daySchema, idSchema } from './basics'
+export { batchEventSchema } from './batchEvents'
+export type { BatchEvent, Check, Made, NewBatchEvent, ToldBatchEvent } from './batchEvents'
 
 /** How long a batch cures: days, and the rule they come from. */
 export const cureSchema = z.strictObject({
@@ -20,72 +20,66 @@ export const newBatchSchema = z.strictObject({
   formulaId: idSchema,
   /** The revision the maker saw; a formula that has moved on is not made by mistake. */
   revision: z.number().int().min(1),
-  bars,
+  bars: barsSchema,
   cure: cureSchema,
   overruled: z.record(z.string(), z.string().trim().min(3).max(500)).default({}),
 })
 export type NewBatch = z.infer<typeof newBatchSchema>
 
-/** What a batch is by the weights that went in. Fractions and grams. */
-const madeSchema = z.strictObject({
-  superfat: z.number(),
-  ratio: z.number(),
-  strength: z.number(),
-  oils: z.number(),
-  pure: z.number(),
-  water: z.number(),
-  scent: z.number(),
-  batter: z.number(),
-})
-export type Made = z.infer<typeof madeSchema>
+/** Whether bars may be used, on what it rests, and since when. */
+export interface Usable {
+  /**
+   * untested: nobody has looked; usable: a strip of 10 or less; trusted: by the weights alone, a weaker basis; held: over 10, to
+   * be tested again; locked: over 11, a zap, or free lye by the weights.
+   */
+  state: 'untested' | 'usable' | 'trusted' | 'held' | 'locked'
+  since: string | null
+  /** The highest reading that counts. */
+  ph: number | null
+  because: 'strip' | 'zap' | 'weights' | 'nothing'
+}
 
-/** Something to do about a poured batch, and between which instants. */
-const checkSchema = z.strictObject({
-  kind: z.enum(['peek', 'unwrap', 'unmould']),
-  from: z.iso.datetime(),
-  to: z.iso.datetime(),
-})
-export type Check = z.infer<typeof checkSchema>
+/** What the drying fit says, in days of the calendar. Grams of one bar. */
+export interface DryingFacts {
+  dryOn: string
+  from: string
+  to: string
+  gramsDry: number
+  /** g that 97.5 of 100 bars still weigh when long dried. */
+  netGrams: number
+  /** g of a mean marked bar at the pour, share lost in the end and pace per day, as likeliest. */
+  grams: number
+  loss: number
+  perDay: number
+  /** Marked bars that it rests on; 0 while it is only to be expected. */
+  bars: number
+}
 
-/** What happened to a batch. Nothing is overwritten: a mistake is taken back by an event of its own. */
-export const batchEventSchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    id: idSchema,
-    kind: z.literal('poured'),
-    day: daySchema,
-    /** The batch as weighed at the bench, and when to look after it; not there when it was poured without the bench. */
-    made: madeSchema.optional(),
-    checks: z.array(checkSchema).max(10).optional(),
-    /** Kept for laundry at the bench: not for skin, whatever its weights. */
-    laundry: z.boolean().optional(),
-  }),
-  /** A check after the pour that was done. */
-  z.strictObject({
-    id: idSchema,
-    kind: z.literal('checked'),
-    day: daySchema,
-    check: z.enum(['peek', 'unwrap']),
-  }),
-  z.strictObject({ id: idSchema, kind: z.literal('cut'), day: daySchema, bars }),
-  z.strictObject({
-    id: idSchema,
-    kind: z.literal('left'),
-    day: daySchema,
-    why: z.enum(['gone', 'spoiled']),
-    note: z.string().trim().max(500).default(''),
-  }),
-  z.strictObject({
-    id: idSchema,
-    kind: z.literal('noted'),
-    day: daySchema,
-    note: z.string().trim().min(1).max(2000),
-  }),
-  z.strictObject({ id: idSchema, kind: z.literal('undone'), event: idSchema }),
-])
-export type BatchEvent = z.infer<typeof batchEventSchema>
+/** What the events of a batch come to, whatever the day is. Kept with the batch so that lists need not read its events. */
+export interface BatchFacts {
+  pouredOn: string | null
+  cutOn: string | null
+  leftOn: string | null
+  spoiled: boolean
+  /** Good bars as cut, or as planned until then. */
+  bars: number
+  /** Bars that went, by how; those binned and reworked included. */
+  out: number
+  /** Checks after the pour that are still open. */
+  checks: Check[]
+  /** Kept for laundry: not for skin. */
+  laundry: boolean
+  usable: Usable
+  releasedOn: string | null
+  turnedOn: string | null
+  weighedOn: string | null
+  /** Bars that are weighed again and again, by the mark on them, and what each weighed last, g. */
+  weighed: { bar: number; grams: number }[]
+  drying: DryingFacts | null
+}
 
-/** A batch as the routes send it. `at` of an event is the instant it was written down, UTC. */
-export interface Batch {
+/** A batch for lists: what a picture, a plank and a due list need. */
+export interface BatchSummary {
   id: string
   number: number
   formulaId: string
@@ -93,12 +87,13 @@ export interface Batch {
   madeAt: string
   bars: number
   cure: Cure
-  frozen: Frozen
-  events: (BatchEvent & { at: string })[]
-}
-
-/** A batch without its frozen formula, for lists: only what a picture and a due list need. */
-export type BatchSummary = Omit<Batch, 'frozen'> & {
   face: { base: string; wave: string; lift: number }
   batterGrams: number
+  facts: BatchFacts
+}
+
+/** A batch as the routes send it: with its formula as frozen, and what happened. */
+export type Batch = BatchSummary & {
+  frozen: Frozen
+  events: ToldBatchEvent[]
 }

@@ -52,6 +52,15 @@ export const workshopSchema = z.strictObject({
     .pick({ roomC: true, scaleMax: true, guardC: true, thermometer: true })
     .partial()
     .default({}),
+  /** The drying room and its rhythm. */
+  rack: z
+    .strictObject({
+      /** Relative humidity of the room, as nobody measures it better. */
+      humidity: z.number().min(0.1).max(0.95).default(0.55),
+      /** Days between two turnings; 0 where nobody turns. */
+      turnEvery: z.number().int().min(0).max(60).default(5),
+    })
+    .default({ humidity: 0.55, turnEvery: 5 }),
   /** Jugs and cups the bench knows: what they hold and what they weigh empty. */
   vessels: z
     .array(

@@ -1,3 +1,5 @@
+import type { Gel, Out, RejectReason } from '#contracts/rackWords'
+
 /** A batch of the Slate Shed. Days count back from the day the demo is loaded. */
 export interface DemoBatch {
   formula: string
@@ -10,6 +12,20 @@ export interface DemoBatch {
   notes?: [ago: number, says: string][]
   /** What was noted at the bench, for a batch that has a run. */
   bench?: string
+  /** Share of the batter that went into end pieces. */
+  trim?: number
+  rejects?: { why: RejectReason; bars: number }[]
+  gel?: Gel
+  /** Strips: days after the pour, reading. Without any, one of 9. */
+  strips?: [after: number, ph: number][]
+  /** Days after the pour on which a bar zapped. */
+  zapped?: number
+  /** Nobody tested; the weights were trusted. */
+  trusted?: boolean
+  /** Days by which weighing and turning have fallen behind. */
+  late?: number
+  /** Bars that went: days ago, how many, how, to whom. */
+  out?: [ago: number, bars: number, how: Out, to: string][]
 }
 
 const gone = (ago: number, note = '') => ({ ago, why: 'gone' as const, note })
@@ -31,12 +47,16 @@ const usual = (
 export const demoBatches: DemoBatch[] = [
   usual('Quiet Olive', 421, 18, {
     notes: [[56, 'A year old: no longer slimy, small tight lather.']],
+    out: [
+      [50, 6, 'sold', 'Saturday ferry market'],
+      [22, 1, 'sample', 'kept in the drawer'],
+    ],
   }),
   usual('Wardrobe Block', 405, 34, { left: gone(300, 'All to the wardrobe.') }),
   usual('Plain Tallow', 392, 22, { left: gone(290) }),
   usual('Hostel Bar', 377, 23, { left: gone(270, 'Hostel took twenty, three kept.') }),
   usual('Boatyard Scrub', 362, 20, { left: gone(250) }),
-  usual('Laurel Evening', 344, 17),
+  usual('Laurel Evening', 344, 17, { trusted: true, strips: [] }),
   {
     formula: 'Fir & Smoke',
     planned: 331,
@@ -54,6 +74,7 @@ export const demoBatches: DemoBatch[] = [
   usual('Market Rose', 262, 16, { left: gone(168) }),
   usual('Quiet Olive', 249, 17, {
     notes: [[230, 'Cut at 22 hours, one end crumbled. Earlier next time.']],
+    rejects: [{ why: 'crumbled', bars: 1 }],
   }),
   usual('Wardrobe Block', 233, 33, { left: gone(121) }),
   usual('Oat & Buttermilk', 210, 18, {
@@ -77,25 +98,43 @@ export const demoBatches: DemoBatch[] = [
       note: 'Orange spots from week three. The almond oil was two years old: smell every bottle first.',
     },
   },
-  usual('Ferry Shave', 104, 11),
+  usual('Ferry Shave', 104, 11, { out: [[12, 5, 'given', 'the boatyard']], gel: 'none' }),
   usual('Estuary Hands', 89, 14, { left: gone(20) }),
   usual('Hostel Bar', 74, 24, {
     left: gone(8, 'Hostel, all of it.'),
     bench: 'Poured at a thin trace, level by itself.',
   }),
-  usual('Wardrobe Block', 58, 34),
-  usual('Fir & Smoke', 50, 23),
-  usual('Market Rose', 40, 16),
-  usual('Boatyard Scrub', 34, 21),
-  usual('Quiet Olive', 29, 18, { notes: [[28, 'Cut at 18 hours: clean.']] }),
+  usual('Wardrobe Block', 58, 34, {
+    out: [
+      [20, 18, 'sold', 'Theatre wardrobe'],
+      [6, 10, 'sold', 'Theatre wardrobe'],
+    ],
+    gel: 'full',
+  }),
+  usual('Fir & Smoke', 50, 23, { out: [[2, 8, 'sold', 'Saturday ferry market']], gel: 'full' }),
+  usual('Market Rose', 40, 16, { gel: 'none', late: 5 }),
+  usual('Boatyard Scrub', 34, 21, { gel: 'full', trim: 0.02, late: 2 }),
+  usual('Quiet Olive', 29, 18, { gel: 'partial', notes: [[28, 'Cut at 18 hours: clean.']] }),
   usual('Tide Pool', 23, 17, {
+    late: 2,
     notes: [[22, 'Three shades, hardly any ash. The dark one took a day longer.']],
   }),
-  usual('Hostel Bar', 18, 23, { bench: 'Room was cold, 15 °C. A minute slower than usual.' }),
-  usual('Night Ferry', 14, 16),
-  usual('Oat & Buttermilk', 11, 18, { bench: 'Never over 33 °C, pale yellow to the end.' }),
-  usual('Estuary Hands', 6, 14),
-  usual('Plain Tallow', 2, 23, { bench: 'Smooth as ever. Jo held the sieve.' }),
+  usual('Hostel Bar', 18, 23, {
+    late: 3,
+    gel: 'full',
+    bench: 'Room was cold, 15 °C. A minute slower than usual.',
+  }),
+  usual('Night Ferry', 14, 16, { strips: [[2, 8.5]], gel: 'none' }),
+  usual('Oat & Buttermilk', 11, 18, {
+    gel: 'none',
+    late: 3,
+    bench: 'Never over 33 °C, pale yellow to the end.',
+  }),
+  usual('Estuary Hands', 6, 14, { strips: [[3, 10.5]] }),
+  usual('Plain Tallow', 2, 23, {
+    strips: [],
+    bench: 'Smooth as ever. Jo held the sieve.',
+  }),
   {
     formula: 'Fir & Smoke',
     planned: 2,

@@ -1,12 +1,12 @@
 import { rmSync } from 'node:fs'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
-import type { BatchEvent } from '#contracts/batch'
+import type { BatchEvent, ToldBatchEvent } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { freeze } from '#core/formula/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { addDays, dayIn } from '#core/units/days'
-import { addEvent, makeBatch } from '../server/db/batches'
+import { addEvents, makeBatch } from '../server/db/batches'
 import { openDatabase, type Db } from '../server/db/connection'
 import { formulas, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
@@ -17,6 +17,7 @@ import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
+import { kept, lifeOnRack } from './rack'
 import { runAtBench } from './runs'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
@@ -52,7 +53,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
     const frozen = freeze(document, library)
     const rule = cureRuleFor(frozen.result, library)
     const id = idAt(back(told.planned), 9)
-    makeBatch(
+    const { number } = makeBatch(
       db,
       {
         id,
@@ -64,9 +65,10 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       },
       instantOf(back(told.planned), 9),
     )
+    const events: ToldBatchEvent[] = []
     const happened = (event: BatchEvent, ago: number, hour: number) =>
-      addEvent(db, id, event, instantOf(back(ago), hour))
-    const { poured, cut, left, bars } = told
+      events.push({ ...event, at: instantOf(back(ago), hour) })
+    const { poured, left } = told
     if (poured !== undefined && told.bench) {
       const begun = instantOf(back(poured), 9)
       const { run, events, poured: made } = runAtBench(frozen, begun, back(poured), told.bench)
@@ -81,8 +83,11 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       )
     } else if (poured !== undefined)
       happened({ id: idAt(back(poured), 10), kind: 'poured', day: back(poured) }, poured, 10)
-    if (cut !== undefined)
-      happened({ id: idAt(back(cut), 11), kind: 'cut', day: back(cut), bars }, cut, 11)
+    if (poured !== undefined) {
+      const life = lifeOnRack(told, frozen, back(poured), today, number)
+      for (const event of life)
+        events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
+    }
     for (const [ago, note] of told.notes ?? [])
       happened({ id: idAt(back(ago), 12), kind: 'noted', day: back(ago), note }, ago, 12)
     if (left)
@@ -97,6 +102,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         left.ago,
         13,
       )
+    addEvents(db, id, events)
   }
 }
 

@@ -27,6 +27,7 @@ export const demoWorkshop: Workshop = {
   lyeRisk: 0.001,
   leastFattyMatter: null,
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
+  rack: { humidity: 0.58, turnEvery: 5 },
   vessels: [
     { name: 'Blue lye cup', millilitres: 700, grams: 38 },
     { name: 'Big steel jug', millilitres: 3000, grams: 642 },

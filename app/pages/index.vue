@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
-import { dueOf, type Due } from '#core/rack/due'
+import { dueOf, rounds, type Due } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import { useNames } from '~/utils/useNames'
@@ -20,61 +20,120 @@ onMounted(() => {
 })
 
 const byId = computed(() => new Map(batches.list.map((batch) => [batch.id, batch])))
-const due = computed(() => dueOf(batches.list, today.value, workshop.dayOf))
-const between = ({ between: window }: Due) =>
-  window ? whenText(window, workshop.settings.timeZone) : ''
+const due = computed(() => dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack))
+/** Turning and weighing are one round through the room each; everything else is a job of its own. */
 interface Job {
-  due: Due
-  batch: BatchSummary
+  kind: Due['kind']
+  batches: BatchSummary[]
   says: string
   because: string
 }
-function jobOf(one: Due): Job {
-  const batch = byId.value.get(one.batchId)!
+function jobsOf(dues: Due[]): Job[] {
+  const jobs: Job[] = []
+  for (const one of dues) {
+    const batch = byId.value.get(one.batchId)!
+    const same = rounds.has(one.kind) && jobs.find(({ kind }) => kind === one.kind)
+    if (same) same.batches.push(batch)
+    else jobs.push({ kind: one.kind, batches: [batch], ...jobWords(one, batch) })
+  }
+  return jobs.map((job) => (rounds.has(job.kind) ? { ...job, ...roundWords(job) } : job))
+}
+function roundWords({ kind, batches: all }: Job) {
+  const names = all.map(({ name, number }) => `${name} ${number}`)
+  const because =
+    names.length > 4
+      ? `${names.slice(0, 4).join(', ')} and ${names.length - 4} more`
+      : names.join(', ')
+  const bars = all.reduce((sum, batch) => sum + standingOf(batch, today.value).bars, 0)
+  return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
+}
+function jobWords(one: Due, batch: BatchSummary) {
   const name = `Batch ${batch.number}`
+  const window = one.between ? whenText(one.between, workshop.settings.timeZone) : ''
   const late = daysBetween(one.on, today.value)
-  if (one.kind === 'pour')
-    return {
-      due: one,
-      batch,
-      says: `Pour ${batch.name}`,
-      because: `${name} is planned: its plan and vessels are ready at the bench`,
+  const when = one.on <= today.value ? '' : `, ${dayText(one.on, { weekday: true })}`
+  switch (one.kind) {
+    case 'pour':
+      return {
+        says: `Pour ${batch.name}`,
+        because: `${name} is planned: its plan and vessels are ready at the bench`,
+      }
+    case 'peek':
+      return {
+        says: `Look under the cover of ${batch.name}`,
+        because: `${name}, ${window}. Cracked or rising? Uncover it and cool it`,
+      }
+    case 'unwrap':
+      return {
+        says: `Unwrap ${batch.name}`,
+        because: `${name}, ${window}. Let it come to the warmth of the room`,
+      }
+    case 'cut':
+      return {
+        says: `Unmould and cut ${batch.name}`,
+        because: window
+          ? `${name}, best ${window}. Firm to the touch? Gloves on`
+          : late > 0
+            ? `${name} has waited ${late} ${late === 1 ? 'day' : 'days'}; a hard loaf crumbles under the wire`
+            : `${name}${when}. Firm to the touch? Gloves on`,
+      }
+    case 'strip': {
+      const { state } = batch.facts.usable
+      return {
+        says: `${state === 'untested' ? 'Test' : 'Test again'}: ${batch.name}`,
+        because:
+          state === 'untested'
+            ? `${name}${when}: a strip on wet lather; 8 to 10 is soap`
+            : `${name} is ${usableText(batch)}${when}`,
+      }
     }
-  if (one.kind === 'peek' || one.kind === 'unwrap')
-    return {
-      due: one,
-      batch,
-      says: one.kind === 'peek' ? `Look under the cover of ${batch.name}` : `Unwrap ${batch.name}`,
-      because: `${name}, ${between(one)}. ${one.kind === 'peek' ? 'Cracked or rising? Uncover it and cool it' : 'Let it come to the warmth of the room'}`,
+    case 'weigh':
+    case 'turn':
+      return { says: '', because: '' }
+    case 'ready': {
+      const { bars, by } = standingOf(batch, today.value)
+      const label = batch.facts.drying
+        ? `, label them ${workshop.say.amount(Math.floor(batch.facts.drying.netGrams))}`
+        : ''
+      return {
+        says: `${batch.name} is ready ${one.on === today.value ? 'today' : dayText(one.on, { weekday: true })}`,
+        because: `${name}, ${bars} bars${label}; ${by === 'weight' ? 'dry by weight' : `${batch.cure.days} days by the calendar`}`,
+      }
     }
-  if (one.kind === 'cut' && one.between)
-    return {
-      due: one,
-      batch,
-      says: `Unmould and cut ${batch.name}`,
-      because: `${name}, best ${between(one)}. Firm to the touch? Gloves on`,
-    }
-  if (one.kind === 'cut')
-    return {
-      due: one,
-      batch,
-      says: `Unmould and cut ${batch.name}`,
-      because:
-        late > 0
-          ? `${name} was poured ${distanceText(-late - 1)}; a hard loaf crumbles under the wire`
-          : `${name}, poured ${distanceText(daysBetween(today.value, one.on) - 1)}. Firm to the touch? Gloves on`,
-    }
-  return {
-    due: one,
-    batch,
-    says: `${batch.name} is ready ${one.on === today.value ? 'today' : dayText(one.on, { weekday: true })}`,
-    because: `${name}, ${standingOf(batch, today.value).bars} bars, ${batch.cure.days} days by the calendar`,
   }
 }
 const lists = computed(() => [
-  { title: 'Before the day ends', jobs: due.value.today.map(jobOf) },
-  { title: 'This week', jobs: due.value.week.map(jobOf) },
+  { title: 'Before the day ends', jobs: jobsOf(due.value.today) },
+  { title: 'This week', jobs: jobsOf(due.value.week) },
 ])
+const weighing = useWeighRound()
+const asked = useBatchDialog()
+const answers: Partial<Record<Due['kind'], string>> = {
+  peek: 'Done',
+  unwrap: 'Done',
+  cut: 'Cut',
+  strip: 'Test',
+  weigh: 'Weigh',
+  turn: 'Turned',
+}
+async function answer({ kind, batches: all }: Job) {
+  const [batch] = all
+  if (kind === 'weigh') weighing.value = all
+  else if (kind === 'cut' || kind === 'strip') asked.value = { batch: batch!, asks: kind }
+  else if (kind === 'peek' || kind === 'unwrap')
+    await batches.tell(
+      batch!.id,
+      { kind: 'checked', day: today.value, check: kind },
+      kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
+    )
+  else if (kind === 'turn')
+    for (const one of all)
+      await batches.tell(
+        one.id,
+        { kind: 'turned', day: today.value },
+        `${one.name} ${one.number} is turned.`,
+      )
+}
 const at = (...stages: string[]) =>
   batches.list.filter((batch) => stages.includes(standingOf(batch, today.value).stage))
 const drying = computed(() => at('first-days', 'drying', 'last-weeks'))
@@ -109,30 +168,25 @@ async function start() {
         <ul>
           <li
             v-for="job in list.jobs"
-            :key="`${job.due.batchId} ${job.due.kind}`"
+            :key="`${job.batches[0]!.id} ${job.kind}`"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
           >
-            <BarFace :face="job.batch.face" />
+            <BarFace :face="job.batches[0]!.face" />
             <div class="min-w-0">
               <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
               <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
             </div>
-            <BatchActions v-if="job.due.kind === 'cut'" :batch="job.batch" small />
-            <AppButton
-              v-else-if="job.due.kind === 'peek' || job.due.kind === 'unwrap'"
-              @click="
-                batches.tell(
-                  job.batch.id,
-                  { kind: 'checked', day: today, check: job.due.kind },
-                  job.due.kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
-                )
-              "
-              >Done</AppButton
-            >
+            <AppButton v-if="answers[job.kind]" @click="answer(job)">{{
+              answers[job.kind]
+            }}</AppButton>
             <AppButton
               v-else
-              :to="job.due.kind === 'pour' ? `/bench/${job.batch.id}` : `/batches/${job.batch.id}`"
-              >{{ job.due.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
+              :to="
+                job.kind === 'pour'
+                  ? `/bench/${job.batches[0]!.id}`
+                  : `/batches/${job.batches[0]!.id}`
+              "
+              >{{ job.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
             >
           </li>
         </ul>
@@ -154,8 +208,7 @@ async function start() {
         <div class="mb-3 flex flex-wrap justify-between gap-2">
           <h2>Ready when</h2>
           <span class="text-sm text-ink-2"
-            >{{ drying.length }} {{ drying.length === 1 ? 'batch' : 'batches' }} drying, by the
-            calendar</span
+            >{{ drying.length }} {{ drying.length === 1 ? 'batch' : 'batches' }} drying</span
           >
         </div>
         <ReadyWhen v-if="drying.length" :batches="drying" />

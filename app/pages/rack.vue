@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { cureRule } from '#core/rack/cure'
+import type { BatchSummary } from '#contracts/batch'
+import { dueOf, turnOn, weighOn } from '#core/rack/due'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
 
 const batches = useBatches()
-const { today, say } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { today } = storeToRefs(workshop)
 useHead({ title: 'Rack · Mantle' })
 onMounted(() => void batches.load())
 
@@ -41,46 +43,76 @@ const current = computed(() => {
   )
 })
 
+/** Share of the mass that the marked bars have lost since the pour. */
+function lostOf({ facts }: BatchSummary): number {
+  const { weighed, drying } = facts
+  if (!weighed.length || !drying) return 0
+  const mean = weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
+  return Math.max(0, 1 - mean / drying.grams)
+}
 function says({ batch, standing }: OnPlank): string {
   if (standing.stage === 'ready') return `${standing.bars} bars`
   if (!standing.cutOn)
     return standing.day === 0 ? 'poured today' : `in the mould, day ${standing.day}`
-  return standing.stage === 'last-weeks'
-    ? `ready ${dayText(standing.readyOn!, { today: today.value })}`
-    : `day ${standing.day} of ${batch.cure.days}`
+  if (standing.stage === 'last-weeks')
+    return `ready ${dayText(standing.readyOn!, { today: today.value })}`
+  const lost = lostOf(batch)
+  return `day ${standing.day}${lost ? ` · −${workshop.say.percent(lost, 1)}` : ` of ${batch.cure.days}`}`
 }
-function flag({ standing }: OnPlank): string {
-  if (standing.stage === 'first-days' && !standing.cutOn && standing.day >= 1) return 'unmould, cut'
+function flag({ batch, standing }: OnPlank): string {
+  const { state } = batch.facts.usable
+  if (state === 'held' || state === 'locked') return state
+  const kind = dues.value.get(batch.id)
+  if (kind && kind !== 'ready') return flags[kind]
   return standing.stage === 'ready' && daysBetween(standing.readyOn!, today.value) <= 7
     ? 'ready'
     : ''
 }
-const facts = computed(() => {
-  if (!current.value) return []
-  const { batch, standing } = current.value
-  return [
-    ['Poured', dayText(standing.pouredOn!, { today: today.value })],
-    ['Bars', `${standing.bars}${standing.cutOn ? '' : ' planned'}`],
-    [
-      'Cure by your rule',
-      `${batch.cure.days} days, ${(cureRule(batch.cure.rule)?.label ?? batch.cure.rule).toLowerCase()}`,
-    ],
-    [
-      'Ready',
-      `${dayText(standing.readyOn!, { today: today.value })} (${distanceText(daysBetween(today.value, standing.readyOn!))})`,
-    ],
-    ['Batter', say.value.amount(batch.batterGrams)],
-  ]
-})
+const flags = {
+  pour: '',
+  peek: 'look under',
+  unwrap: 'unwrap',
+  cut: 'unmould, cut',
+  strip: 'test',
+  weigh: 'weigh',
+  turn: 'turn',
+} as const
+const dues = computed(
+  () =>
+    new Map(
+      dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack)
+        .today.reverse()
+        .map(({ batchId, kind }) => [batchId, kind]),
+    ),
+)
+const toTurn = computed(() =>
+  drying.value.filter(({ batch, standing }) => {
+    const on = turnOn(batch, standing, workshop.settings.rack)
+    return on !== null && on <= today.value
+  }),
+)
+async function turnAll() {
+  for (const { batch } of toTurn.value)
+    await batches.tell(
+      batch.id,
+      { kind: 'turned', day: today.value },
+      `${batch.name} ${batch.number} is turned.`,
+    )
+}
+const weighing = useWeighRound()
+/** Those that are due first, then everything else that dries. */
+function weigh() {
+  const cut = drying.value.filter(({ batch }) => batch.facts.cutOn).map(({ batch }) => batch)
+  const isDue = (batch: BatchSummary) => (weighOn(batch) ?? '9999') <= today.value
+  weighing.value = [...cut.filter(isDue), ...cut.filter((batch) => !isDue(batch))]
+}
+useShortcuts({ w: weigh })
 const panel = ref<HTMLElement | null>(null)
 /** On a narrow screen the panel lies below the planks: it comes into view. */
 function choose(id: string) {
   chosen.value = id
   void nextTick(() => panel.value?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }))
 }
-const part = computed(() =>
-  current.value ? Math.min(1, current.value.standing.day / current.value.batch.cure.days) : 0,
-)
 </script>
 
 <template>
@@ -91,6 +123,11 @@ const part = computed(() =>
         <span class="text-ink-2"
           >{{ bars }} bars drying, {{ drying.length }}
           {{ drying.length === 1 ? 'batch' : 'batches' }}</span
+        >
+        <span class="flex-1" />
+        <AppButton @click="weigh">Weigh in <kbd>W</kbd></AppButton>
+        <AppButton v-if="toTurn.length" @click="turnAll"
+          >Turn all due, {{ toTurn.length }}</AppButton
         >
       </div>
       <p v-if="batches.problem" role="alert" class="mb-3 font-semibold text-stop">
@@ -124,47 +161,7 @@ const part = computed(() =>
       aria-label="The chosen batch"
       aria-live="polite"
     >
-      <template v-if="current">
-        <div class="flex items-center gap-3">
-          <BarFace :face="current.batch.face" :width="58" :height="38" />
-          <div>
-            <h2 class="text-[18px] font-bold text-ink">{{ current.batch.name }}</h2>
-            <p class="text-sm text-ink-2">
-              Batch {{ current.batch.number }}, poured {{ distanceText(-current.standing.day) }}
-            </p>
-          </div>
-        </div>
-        <div
-          class="mt-4"
-          role="img"
-          :aria-label="`Day ${current.standing.day} of ${current.batch.cure.days}`"
-        >
-          <div class="h-3 overflow-hidden rounded-[2px] bg-line-2">
-            <i
-              class="block h-full"
-              :style="{ width: `${part * 100}%`, background: current.batch.face.wave }"
-            />
-          </div>
-          <div class="figure mt-1 flex justify-between text-sm text-ink-2">
-            <span>day {{ current.standing.day }} of {{ current.batch.cure.days }}</span>
-            <span>{{ part < 1 ? 'by the calendar' : 'ready by the calendar' }}</span>
-          </div>
-        </div>
-        <dl class="figure mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
-          <template v-for="[name, value] in facts" :key="name">
-            <dt>{{ name }}</dt>
-            <dd class="text-right font-[650]">{{ value }}</dd>
-          </template>
-        </dl>
-        <BatchActions :batch="current.batch" small class="mt-4" />
-        <AppButton kind="main" class="mt-3 w-full" :to="`/batches/${current.batch.id}`"
-          >Open batch {{ current.batch.number }}</AppButton
-        >
-        <p class="mt-3 text-sm text-ink-2">
-          Days of cure are a maker's rule. Whether a bar is safe to use is told by a pH strip on its
-          lather: 8 to 10 is soap.
-        </p>
-      </template>
+      <BatchPanel v-if="current" :key="current.batch.id" :batch="current.batch" />
       <template v-else>
         <h2 class="text-[17px] font-bold text-ink">The rack is empty</h2>
         <p class="my-2 text-ink-2">

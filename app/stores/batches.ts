@@ -1,13 +1,8 @@
-import type { Batch, BatchEvent, BatchSummary, NewBatch } from '#contracts/batch'
+import type { Batch, BatchSummary, NewBatch, NewBatchEvent } from '#contracts/batch'
+import { standingOf } from '#core/rack/standing'
 import { defineStore } from 'pinia'
 
-type NewEvent = BatchEvent extends infer Event
-  ? Event extends BatchEvent
-    ? Omit<Event, 'id'>
-    : never
-  : never
-
-/** The batches of the workshop, newest number first. */
+/** The batches that are planned, drying or ready, newest number first. */
 export const useBatches = defineStore('batches', () => {
   const list = ref<BatchSummary[]>([])
   const loaded = ref(false)
@@ -24,23 +19,29 @@ export const useBatches = defineStore('batches', () => {
     }
   }
 
-  function keep(batch: BatchSummary) {
+  /** The batch as it came back last: pages that show one follow it. */
+  const latest = shallowRef<Batch | null>(null)
+
+  function keep(whole: Batch) {
+    latest.value = whole
+    const { frozen: _, events: __, ...batch } = whole
     const others = list.value.filter(({ id }) => id !== batch.id)
-    list.value = [batch, ...others].sort((a, b) => b.number - a.number)
+    const here = standingOf(batch, '').stage !== 'left'
+    list.value = [...(here ? [batch] : []), ...others].sort((a, b) => b.number - a.number)
   }
 
   /** Throws an ApiError that says what is missing. */
   async function make(order: NewBatch) {
-    const batch = await api.post<Batch & BatchSummary>('/api/batches', order)
+    const batch = await api.post<Batch>('/api/batches', order)
     keep(batch)
     return batch
   }
 
   /** Writes down what happened, with the way back. Gives the batch, or null when it was refused. */
-  async function tell(batchId: string, event: NewEvent, says: string) {
+  async function tell(batchId: string, event: NewBatchEvent, says: string) {
     const id = newId()
     try {
-      const batch = await api.post<Batch & BatchSummary>(`/api/batches/${batchId}/events`, {
+      const batch = await api.post<Batch>(`/api/batches/${batchId}/events`, {
         id,
         ...event,
       })
@@ -57,5 +58,13 @@ export const useBatches = defineStore('batches', () => {
     }
   }
 
-  return { list, loaded, problem, load, make, tell }
+  /** Batches of which nothing is left, newest first; nothing when they cannot be asked for. */
+  const gone = (find = '', before?: number) =>
+    api
+      .get<BatchSummary[]>(
+        `/api/batches/gone?find=${encodeURIComponent(find)}${before ? `&before=${before}` : ''}`,
+      )
+      .catch(() => [])
+
+  return { list, loaded, problem, load, make, tell, gone, latest }
 })

@@ -17,6 +17,7 @@ export const useWorkshop = defineStore('workshop', () => {
     lyeRisk: 0.001,
     leastFattyMatter: null,
     bench: {},
+    rack: { humidity: 0.55, turnEvery: 5 },
     vessels: [],
   })
   const today = ref('')

@@ -75,7 +75,10 @@ export const checkWords = {
 /** When something is best done: one moment, or from one to another. */
 export function whenText({ from, to }: { from: string; to: string }, timeZone: string): string {
   const begins = momentText(from, timeZone)
-  return from === to ? begins : `${begins} to ${momentText(to, timeZone)}`
+  const ends = momentText(to, timeZone)
+  const at = ends.lastIndexOf(', ')
+  const sameDay = begins.startsWith(ends.slice(0, at))
+  return from === to ? begins : `${begins} to ${sameDay ? ends.slice(at + 2) : ends}`
 }
 
 /** An event of the bench in a few words, for taking it back. */

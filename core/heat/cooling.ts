@@ -1,5 +1,4 @@
-import { levenbergMarquardt } from 'ml-levenberg-marquardt'
-import { inverse, Matrix } from 'ml-matrix'
+import { fitPosterior, type Observation } from '../fit/posterior'
 import type { Chance } from '../risk/chance'
 
 /*
@@ -64,23 +63,8 @@ export interface CoolingFit {
   draw: (chance: Chance) => (Curve | null)[]
 }
 
-/** Lower triangle L with L·Lᵀ = the matrix; tiny negative pivots count as 0. */
-function lowerRoot(matrix: Matrix): number[][] {
-  const size = matrix.rows
-  const root = Array.from({ length: size }, () => new Array<number>(size).fill(0))
-  for (let i = 0; i < size; i++)
-    for (let j = 0; j <= i; j++) {
-      let sum = matrix.get(i, j)
-      for (let k = 0; k < j; k++) sum -= root[i]![k]! * root[j]![k]!
-      root[i]![j] =
-        i === j ? Math.sqrt(Math.max(0, sum)) : root[j]![j]! > 0 ? sum / root[j]![j]! : 0
-    }
-  return root
-}
-
 /**
- * Fits the curves of all vessels together: they share the room. Regularised least squares by Levenberg and Marquardt, in
- * which what is known beforehand counts as further observations; the posterior is taken as normal in (start, ln k, room).
+ * Fits the curves of all vessels together: they share the room. The posterior is normal in (start, ln k, room).
  */
 export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): CoolingFit {
   const known = vessels.flatMap((vessel, index) => (vessel.readings.length ? [index] : []))
@@ -88,13 +72,9 @@ export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): Cooli
   if (!known.length) return { curves: nothing, draw: () => nothing }
   const roomAt = known.length * 2
   const from = vessels.map(({ readings }) => readings[0]?.minutes ?? 0)
-  const predictors: ((p: number[]) => number)[] = []
-  const observed: number[] = []
-  /** Everything in units of its own standard deviation, so that all weigh the same. */
-  const observe = (predict: (p: number[]) => number, value: number, sd: number) => {
-    predictors.push((p) => predict(p) / sd)
-    observed.push(value / sd)
-  }
+  const observations: Observation[] = []
+  const observe = (predict: Observation['predict'], value: number, sd: number) =>
+    observations.push({ predict, value, sd })
   known.forEach((index, place) => {
     const { readings, perMinute } = vessels[index]!
     for (const { minutes, celsius } of readings)
@@ -113,29 +93,7 @@ export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): Cooli
     vessels[index]!.readings[0]!.celsius,
     Math.log(vessels[index]!.perMinute),
   ])
-  const fitted = levenbergMarquardt(
-    { x: predictors.map((_, index) => index), y: observed },
-    (p: number[]) => (x: number) => predictors[x]!(p),
-    {
-      initialValues: [...first, prior.roomC],
-      damping: 1e-2,
-      gradientDifference: 1e-4,
-      centralDifference: true,
-      maxIterations: 60,
-      errorTolerance: 1e-9,
-    },
-  ).parameterValues
-  const step = 1e-5
-  const jacobian = new Matrix(
-    predictors.map((predict) =>
-      fitted.map((value, place) => {
-        const moved = (by: number) =>
-          predict(fitted.map((other, index) => (index === place ? value + by : other)))
-        return (moved(step) - moved(-step)) / (2 * step)
-      }),
-    ),
-  )
-  const root = lowerRoot(inverse(jacobian.transpose().mmul(jacobian)))
+  const posterior = fitPosterior(observations, [...first, prior.roomC])
 
   const curvesOf = (p: number[]): (Curve | null)[] =>
     vessels.map((_, index) => {
@@ -149,14 +107,7 @@ export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): Cooli
       }
     })
   return {
-    curves: curvesOf(fitted),
-    draw: (chance) => {
-      const noise = fitted.map(() => chance.normal())
-      return curvesOf(
-        fitted.map(
-          (value, row) => value + root[row]!.reduce((sum, part, at) => sum + part * noise[at]!, 0),
-        ),
-      )
-    },
+    curves: curvesOf(posterior.likeliest),
+    draw: (chance) => curvesOf(posterior.draw(chance)),
   }
 }

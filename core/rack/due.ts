@@ -1,67 +1,123 @@
 import type { BatchSummary } from '#contracts/batch'
 import { addDays, daysBetween, type Day } from '../units/days'
-import { standingEvents, standingOf } from './standing'
+import { standingOf, type Standing } from './standing'
+import { testOn } from './usable'
 
 /** One thing to do or to look forward to. `on` may lie in the past: then it is late. */
 export interface Due {
   batchId: string
-  kind: 'pour' | 'peek' | 'unwrap' | 'cut' | 'ready'
+  kind: 'pour' | 'peek' | 'unwrap' | 'cut' | 'strip' | 'weigh' | 'turn' | 'ready'
   on: Day
   /** Instants between which it is best done, where the bench worked them out. */
   between: { from: string; to: string } | null
 }
 
+/** The workshop's own rhythm on the rack. */
+export interface RackRules {
+  /** Days between two turnings; 0 where nobody turns. */
+  turnEvery: number
+}
+export const usualRackRules: RackRules = { turnEvery: 5 }
+
 /** A loaf that was poured without the bench is looked at on the day after. */
 const unmouldAfter = 1
+/** Days of width at which the band of the dry date is narrow enough to leave the scale alone. */
+const sureWithin = 4
 
 /** What the pour says of looking, unwrapping and unmoulding, less what has been done. */
 function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) => Day): Due[] {
-  const events = standingEvents(batch.events)
-  const poured = events.findLast(({ kind }) => kind === 'poured')
-  const checks = poured?.kind === 'poured' ? (poured.checks ?? []) : []
-  const done = new Set(events.flatMap((event) => (event.kind === 'checked' ? [event.check] : [])))
-  const due = checks.flatMap((check): Due[] => {
-    const { kind, from, to } = check
-    if (kind !== 'unmould' && done.has(kind)) return []
-    return [
-      {
-        batchId: batch.id,
-        kind: kind === 'unmould' ? 'cut' : kind,
-        on: dayOf(from),
-        between: { from, to },
-      },
-    ]
+  const due = batch.facts.checks.map(({ kind, from, to }): Due => {
+    return {
+      batchId: batch.id,
+      kind: kind === 'unmould' ? 'cut' : kind,
+      on: dayOf(from),
+      between: { from, to },
+    }
   })
   return due.some(({ kind }) => kind === 'cut')
     ? due
-    : [{ batchId: batch.id, kind: 'cut', on: addDays(pouredOn, unmouldAfter), between: null }]
+    : [
+        ...due,
+        { batchId: batch.id, kind: 'cut', on: addDays(pouredOn, unmouldAfter), between: null },
+      ]
 }
 
+/** Days between two weigh-ins: each week at first, then less and less, for bars that take a year. */
+const weighGap = (day: number) => (day < 35 ? 7 : day < 90 ? 14 : 30)
+
+/** When the marked bars are to be weighed next; null when nothing more is to be learned from it. */
+export function weighOn({ facts }: Pick<BatchSummary, 'facts'>): Day | null {
+  const { drying, weighedOn, cutOn, pouredOn } = facts
+  if (!cutOn || !pouredOn || !drying) return null
+  if (!weighedOn) return cutOn
+  const sure = drying.bars > 0 && daysBetween(drying.from, drying.to) <= sureWithin
+  if (sure || weighedOn >= drying.to) return null
+  return addDays(weighedOn, weighGap(daysBetween(pouredOn, weighedOn)))
+}
+
+/** When the bars are to be turned next; null once they are dry, or where nobody turns. */
+export function turnOn(
+  { facts }: Pick<BatchSummary, 'facts'>,
+  standing: Standing,
+  { turnEvery }: RackRules,
+): Day | null {
+  if (!facts.cutOn || !turnEvery) return null
+  const next = addDays(facts.turnedOn ?? facts.cutOn, turnEvery)
+  return standing.readyOn && next >= standing.readyOn ? null : next
+}
+
+/** Everything that is to come of one batch, in no order. */
+export function dueFor(
+  batch: BatchSummary,
+  today: Day,
+  dayOf: (instant: string) => Day,
+  rules: RackRules = usualRackRules,
+): Due[] {
+  const standing = standingOf(batch, today)
+  const one = (kind: Due['kind'], on: Day | null): Due[] =>
+    on ? [{ batchId: batch.id, kind, on, between: null }] : []
+  const { pouredOn, cutOn, usable } = batch.facts
+  if (standing.stage === 'left') return []
+  if (!pouredOn) return one('pour', today)
+  if (!cutOn) return afterPour(batch, pouredOn, dayOf)
+  return [
+    ...one('strip', testOn(usable, pouredOn, addDays)),
+    ...(standing.stage === 'ready' ? [] : one('weigh', weighOn(batch))),
+    ...(standing.stage === 'ready' ? [] : one('turn', turnOn(batch, standing, rules))),
+    ...(standing.readyOn! >= today ? one('ready', standing.readyOn) : []),
+  ]
+}
+
+/** What is done for all batches in one go through the room. */
+export const rounds: ReadonlySet<Due['kind']> = new Set(['weigh', 'turn'])
+/** How many jobs some dues are: a round is one. */
+export const jobsIn = (dues: readonly Due[]): number =>
+  new Set(dues.map(({ kind, batchId }) => (rounds.has(kind) ? kind : `${kind} ${batchId}`))).size
+
+/** The order in which things are done on one day: what cannot wait first. */
+const order: Due['kind'][] = ['peek', 'unwrap', 'cut', 'strip', 'pour', 'weigh', 'turn', 'ready']
+
 /**
- * What is due today (late things included) and in the six days after.
+ * What is due today (late things included) and in the six days after, in the order to do it.
  * @param today in the workshop's time zone
  * @param dayOf the day of an instant, in the same zone
  */
 export function dueOf(
-  batches: BatchSummary[],
+  batches: readonly BatchSummary[],
   today: Day,
   dayOf: (instant: string) => Day = (instant) => instant.slice(0, 10),
+  rules: RackRules = usualRackRules,
 ): { today: Due[]; week: Due[] } {
-  const all = batches.flatMap((batch): Due[] => {
-    const standing = standingOf(batch, today)
-    const one = (kind: Due['kind'], on: Day): Due[] => [
-      { batchId: batch.id, kind, on, between: null },
-    ]
-    if (standing.stage === 'left') return []
-    if (!standing.pouredOn) return one('pour', today)
-    if (!standing.cutOn) return afterPour(batch, standing.pouredOn, dayOf)
-    const toGo = daysBetween(today, standing.readyOn!)
-    return toGo >= 0 && toGo < 7 ? one('ready', standing.readyOn!) : []
-  })
-  const momentOf = ({ on, between }: Due) => between?.from ?? on
-  all.sort((a, b) => momentOf(a).localeCompare(momentOf(b)))
+  const all = batches.flatMap((batch) => dueFor(batch, today, dayOf, rules))
+  const rank = ({ kind }: Due) => order.indexOf(kind)
+  const todays = all.filter(({ on }) => on <= today)
   return {
-    today: all.filter((due) => due.on <= today),
-    week: all.filter((due) => due.on > today && daysBetween(today, due.on) < 7),
+    today: todays.sort(
+      (a, b) =>
+        rank(a) - rank(b) || (a.between?.from ?? a.on).localeCompare(b.between?.from ?? b.on),
+    ),
+    week: all
+      .filter(({ on }) => on > today && daysBetween(today, on) < 7)
+      .sort((a, b) => a.on.localeCompare(b.on) || rank(a) - rank(b)),
   }
 }

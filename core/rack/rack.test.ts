@@ -1,21 +1,58 @@
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch, NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
+import { batchEventSchema } from '#contracts/batch'
 import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
+import { freeze } from '../formula/freeze'
 import { library } from '../materials/library'
+import { chance } from '../risk/chance'
 import { addDays, dayIn, daysBetween } from '../units/days'
+import { whyNot } from './allowed'
 import { cureRuleFor } from './cure'
-import { dueOf } from './due'
+import { dryDay, dryingForecast, dryingPrior, fitDrying, leftAfter, sidesOf } from './drying'
+import { dueFor, dueOf, weighOn } from './due'
+import { factsOf } from './facts'
 import { standingOf } from './standing'
 
 const at = '2026-03-01T09:00:00Z'
-const poured = { id: 'p', kind: 'poured' as const, day: '2026-03-01', at }
-const cut = { id: 'c', kind: 'cut' as const, day: '2026-03-02', bars: 11, at }
-const batch = (events: Batch['events'], days = 42) => ({
+const document = {
+  ...blankFormula('Slab'),
+  fats: [
+    { id: 'olive', share: 0.7, moment: 'pot' as const, inLye: true },
+    { id: 'coconut', share: 0.3, moment: 'pot' as const, inLye: true },
+  ],
+}
+const frozen = freeze(document, library)
+let count = 0
+/** An event with an id and a moment of its own. */
+const told = (event: NewBatchEvent): ToldBatchEvent =>
+  ({ ...batchEventSchema.parse({ id: idOf(count++), ...event }), at }) as ToldBatchEvent
+const idOf = (number: number) => `00000000-0000-7000-8000-${String(number).padStart(12, '0')}`
+const poured = told({ kind: 'poured', day: '2026-03-01' })
+const cut = told({ kind: 'cut', day: '2026-03-02', bars: 11 })
+const out = (bars: number, how: 'sold' | 'used' = 'sold') =>
+  told({ kind: 'out', day: '2026-05-01', bars, how })
+const strip = (ph: number, day = '2026-03-04', more: { bar?: number; tooDry?: boolean } = {}) =>
+  told({ kind: 'strip', day, ph, where: 'lather', ...more })
+const zap = (is: boolean, day = '2026-03-05') => told({ kind: 'zapped', day, zap: is })
+const weighed = (day: string, ...grams: number[]) =>
+  told({ kind: 'weighed', day, bars: grams.map((one, index) => ({ bar: index + 1, grams: one })) })
+
+const batch = (events: ToldBatchEvent[], days = 42): Batch => ({
+  id: 'batch',
+  number: 1,
+  formulaId: 'formula',
+  name: 'Slab',
+  madeAt: at,
   bars: 12,
   cure: { rule: 'most', days },
+  face: { base: '#eee', wave: '#ddd', lift: 0.4 },
+  batterGrams: frozen.result.batter,
+  frozen,
   events,
+  facts: factsOf({ bars: 12, frozen, events }, 0.55),
 })
+const stageOn = (events: ToldBatchEvent[], today: string) => standingOf(batch(events), today).stage
 
 describe('where a batch stands', () => {
   it.each([
@@ -27,37 +64,170 @@ describe('where a batch stands', () => {
     ['last-weeks', [poured, cut], '2026-03-29'],
     ['last-weeks', [poured, cut], '2026-04-11'],
     ['ready', [poured, cut], '2026-04-12'],
+    ['ready', [poured, cut, out(10)], '2026-05-02'],
+    ['left', [poured, cut, out(4), out(7, 'used')], '2026-05-02'],
   ] as const)('%s', (stage, events, today) => {
-    expect(standingOf(batch([...events]), today).stage).toBe(stage)
+    expect(stageOn([...events], today)).toBe(stage)
   })
 
   it('counts days over a change of clocks and gives the ready date', () => {
     const standing = standingOf(batch([poured, cut]), '2026-03-30')
-    expect(standing).toMatchObject({ day: 29, readyOn: '2026-04-12', bars: 11 })
+    expect(standing).toMatchObject({ day: 29, readyOn: '2026-04-12', bars: 11, by: 'calendar' })
   })
 
   it('takes back what was undone, and keeps the rest', () => {
-    const undone = { id: 'u', kind: 'undone' as const, event: 'c', at }
+    const undone = told({ kind: 'undone', event: cut.id })
     expect(standingOf(batch([poured, cut, undone]), '2026-03-20')).toMatchObject({
       cutOn: null,
       bars: 12,
       pouredOn: '2026-03-01',
     })
   })
+
+  it('is ready when the later of the two clocks says so', () => {
+    // 21 days by the calendar; by weight such bars take longer than three weeks.
+    const short = standingOf(batch([poured, cut], 21), '2026-03-20')
+    expect(short.curedOn).toBe('2026-03-22')
+    expect(short.dryOn! > '2026-03-22').toBe(true)
+    expect(short).toMatchObject({ readyOn: short.dryOn, by: 'weight' })
+  })
+})
+
+describe('drying', () => {
+  it('is expected as the water, the sides and the room say', () => {
+    const prior = dryingPrior(0.3, 135 * 1.05, 0.5)
+    // (0.3 − 0.1) / (1 − 0.1), and the usual bar in the usual room.
+    expect(prior.loss).toBeCloseTo(0.2222, 4)
+    expect(prior.perDay).toBeCloseTo(0.07, 6)
+    expect(dryingPrior(0.3, 142, 0.75).perDay).toBeCloseTo(prior.perDay / 2, 3)
+    expect(dryingPrior(0.3, 142, 0.5, [50, 60, 90]).perDay).toBeLessThan(prior.perDay / 1.5)
+    expect(dryingPrior(0.05, 100, 0.5).loss).toBe(0)
+    expect(sidesOf(135 * 1.05).map(Math.round)).toEqual([25, 60, 90])
+  })
+
+  it('is dry when the loss to come is a hundredth, by hand', () => {
+    expect(dryDay({ loss: 0.2, perDay: 0.05 })).toBeCloseTo(Math.log(20) / 0.05, 9)
+    expect(dryDay({ loss: 0.008, perDay: 0.05 })).toBe(0)
+    expect(leftAfter({ loss: 0.2, perDay: 0.05 }, 1e6)).toBeCloseTo(0.8, 9)
+  })
+
+  it('weigh-ins narrow the band and pull the curve to what was weighed', () => {
+    const prior = dryingPrior(0.3, 120, 0.5)
+    const truth = { loss: 0.17, perDay: 0.045 }
+    const weighIns = [1, 8, 15, 22, 29].flatMap((day) =>
+      [118, 121, 124].map((grams, bar) => ({ day, bar, grams: grams * leftAfter(truth, day) })),
+    )
+    const before = dryingForecast(fitDrying(prior, []), chance(1)).dry
+    const fit = fitDrying(prior, weighIns)
+    const { dry, netGrams } = dryingForecast(fit, chance(1))
+    expect(fit.loss).toBeCloseTo(0.17, 2)
+    expect(fit.perDay).toBeCloseTo(0.045, 2)
+    expect(fit.grams).toBeCloseTo(121, 0)
+    expect(Math.abs(dry.at - dryDay(truth))).toBeLessThan(4)
+    expect(dry.to - dry.from).toBeLessThan((before.to - before.from) / 3)
+    // Bars that differ by about 2.5 % weigh 100.4 g when long dried; nearly all of them more than 93 g.
+    expect(netGrams).toBeGreaterThan(93)
+    expect(netGrams).toBeLessThan(97)
+  })
+
+  it('a bar that is soap-dry at once, and one heavier than the batter says, still fit', () => {
+    const heavy = fitDrying(dryingPrior(0.3, 100, 0.5), [{ day: 3, bar: 1, grams: 180 }])
+    expect(heavy.loss).toBeGreaterThan(0.05)
+    const dried = fitDrying(dryingPrior(0.06, 100, 0.5), [{ day: 3, bar: 1, grams: 100 }])
+    expect(dryingForecast(dried, chance(1)).dry.at).toBe(0)
+  })
+})
+
+describe('usable', () => {
+  const usable = (...events: ToldBatchEvent[]) => batch([poured, cut, ...events]).facts.usable
+  it.each([
+    ['untested', []],
+    ['usable', [strip(9)]],
+    ['usable', [strip(10)]],
+    ['held', [strip(10.5)]],
+    ['held', [strip(11)]],
+    ['locked', [strip(11.5)]],
+    ['usable', [strip(11.5), strip(9, '2026-03-10')]],
+    ['untested', [strip(12, '2026-03-04', { tooDry: true })]],
+    // The worst bar speaks for all.
+    ['held', [strip(10.5, '2026-03-04', { bar: 1 }), strip(9, '2026-03-05', { bar: 2 })]],
+    ['locked', [strip(9), zap(true)]],
+    ['usable', [strip(9), zap(true), zap(false, '2026-03-20')]],
+    ['trusted', [told({ kind: 'trusted', day: '2026-03-03' })]],
+    // A test says more than the weights.
+    ['held', [told({ kind: 'trusted', day: '2026-03-03' }), strip(10.2)]],
+  ] as const)('%s', (state, events) => {
+    expect(usable(...events).state).toBe(state)
+  })
+
+  it('free lye by the weights locks whatever a strip says', () => {
+    const made = {
+      superfat: -0.01,
+      ratio: 2,
+      strength: 1 / 3,
+      oils: 1000,
+      pure: 150,
+      water: 300,
+      scent: 0,
+      batter: 1450,
+    }
+    const lyeHeavy = told({ kind: 'poured', day: '2026-03-01', made })
+    expect(batch([lyeHeavy, cut, strip(9)]).facts.usable).toMatchObject({
+      state: 'locked',
+      because: 'weights',
+    })
+  })
+})
+
+describe('what may happen', () => {
+  const why = (events: ToldBatchEvent[], event: NewBatchEvent, today = '2026-06-01') =>
+    whyNot(batch(events), batchEventSchema.parse({ id: idOf(999), ...event }), today)
+  const sold = { kind: 'out', day: '2026-05-02', bars: 2, how: 'sold' } as const
+  it.each([
+    [/not cut/, [poured], sold],
+    [/locked/, [poured, cut, strip(12)], sold],
+    [/held/, [poured, cut, strip(10.5)], sold],
+    [/Only 1/, [poured, cut, out(10)], sold],
+    [/No bar/, [poured, cut, out(11)], sold],
+    [/before it was poured/, [poured], { kind: 'gelled', day: '2026-02-01', gel: 'full' } as const],
+    [/not come yet/, [poured], { kind: 'cut', day: '2026-07-01', bars: 5 } as const],
+    [/48 hours/, [poured, cut], { kind: 'trusted', day: '2026-03-02' } as const],
+    [
+      /no strip has cleared/,
+      [poured, cut],
+      { kind: 'zapped', day: '2026-03-05', zap: false } as const,
+    ],
+    [
+      /no strip has cleared/,
+      [poured, cut, strip(10.5)],
+      { kind: 'zapped', day: '2026-03-05', zap: false } as const,
+    ],
+    [/what went out first/, [poured, cut, out(2)], { kind: 'undone', event: cut.id } as const],
+  ] as const)('%s', (says, events, event) => {
+    expect(why([...events], event)).toMatch(says)
+  })
+  it('held bars may be used up or reworked by the maker', () => {
+    expect(why([poured, cut, strip(10.5)], { ...sold, how: 'reworked' })).toBeNull()
+    expect(why([poured, cut, strip(9)], sold)).toBeNull()
+    expect(
+      why([poured, cut, strip(9)], { kind: 'zapped', day: '2026-03-05', zap: false }),
+    ).toBeNull()
+  })
 })
 
 describe('what is due', () => {
-  const summary = (id: string, events: Batch['events']) =>
-    ({ ...batch(events), id, number: 1, name: id }) as BatchSummary
+  const summary = (id: string, events: ToldBatchEvent[]) => ({ ...batch(events), id })
+  const kinds = (events: ToldBatchEvent[], today: string) => {
+    const due = dueOf([summary('loaf', events)], today)
+    return [due.today, due.week].map((list) => list.map(({ kind }) => kind))
+  }
 
-  it('lists what is late with today and the week after it, in order', () => {
-    const soon = { ...poured, day: '2026-01-22' }
+  it('lists what is late with today and the week after it, what cannot wait first', () => {
     const due = dueOf(
       [
         summary('planned', []),
         summary('loaf', [poured]),
-        summary('ripe', [soon, { ...cut, day: '2026-01-23' }]),
-        summary('drying', [poured, cut]),
+        summary('fresh', [poured, cut, strip(9), weighed('2026-03-02', 120)]),
       ],
       '2026-03-03',
     )
@@ -65,7 +235,10 @@ describe('what is due', () => {
       ['loaf', 'cut'],
       ['planned', 'pour'],
     ])
-    expect(due.week).toEqual([{ batchId: 'ripe', kind: 'ready', on: '2026-03-05', between: null }])
+    expect(due.week.map(({ kind, on }) => [kind, on])).toEqual([
+      ['turn', '2026-03-07'],
+      ['weigh', '2026-03-09'],
+    ])
   })
 
   it('goes by the checks of the bench, each until it is done', () => {
@@ -74,23 +247,43 @@ describe('what is due', () => {
       { kind: 'peek' as const, from: '2026-03-01T11:00:00.000Z', to: '2026-03-01T11:00:00.000Z' },
       { kind: 'unmould' as const, ...window },
     ]
-    const kinds = (events: Batch['events'], today: string) => {
-      const due = dueOf([summary('loaf', events)], today)
-      return [due.today, due.week].map((list) => list.map(({ kind }) => kind))
-    }
-    const bench = { ...poured, checks }
+    const bench = told({ kind: 'poured', day: '2026-03-01', checks })
     expect(kinds([bench], '2026-03-01')).toEqual([['peek'], ['cut']])
-    const looked = {
-      id: 'l',
-      kind: 'checked' as const,
-      day: '2026-03-01',
-      check: 'peek' as const,
-      at,
-    }
+    const looked = told({ kind: 'checked', day: '2026-03-01', check: 'peek' })
     expect(kinds([bench, looked], '2026-03-01')).toEqual([[], ['cut']])
     expect(dueOf([summary('loaf', [bench, looked])], '2026-03-02').today[0]!.between).toEqual(
       window,
     )
+  })
+
+  it('asks for a strip after two days, and again three days after one over 10', () => {
+    expect(kinds([poured, cut], '2026-03-03')[0]).toContain('strip')
+    expect(kinds([poured, cut, strip(9)], '2026-03-09')[0]).not.toContain('strip')
+    const held = [poured, cut, strip(10.5)]
+    expect(dueOf([summary('loaf', held)], '2026-03-05').week).toContainEqual(
+      expect.objectContaining({ kind: 'strip', on: '2026-03-07' }),
+    )
+  })
+
+  it('weighs each week, then less often, and stops when the band is narrow', () => {
+    const truth = { loss: 0.2, perDay: 0.06 }
+    const on = (days: number) => addDays('2026-03-01', days)
+    const series = (...days: number[]) =>
+      days.map((day) => weighed(on(day), ...[119, 120, 121].map((g) => g * leftAfter(truth, day))))
+    expect(weighOn(batch([poured, cut]))).toBe('2026-03-02')
+    expect(weighOn(batch([poured, cut, ...series(1)]))).toBe(on(8))
+    expect(weighOn(batch([poured, cut, ...series(1, 8, 15, 22, 29, 36, 43, 57)]))).toBeNull()
+  })
+
+  it('turns at the workshop’s own rhythm, and not at all where nobody does', () => {
+    const turned = told({ kind: 'turned', day: '2026-03-07' })
+    const events = [poured, cut, strip(9), weighed('2026-03-02', 120), turned]
+    const due = (turnEvery: number) =>
+      dueFor(batch(events), '2026-03-08', (at) => at.slice(0, 10), { turnEvery }).filter(
+        ({ kind }) => kind === 'turn',
+      )
+    expect(due(4).map(({ on }) => on)).toEqual(['2026-03-11'])
+    expect(due(0)).toEqual([])
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Batch } from '#contracts/batch'
+import type { BatchSummary } from '#contracts/batch'
 import { addDays, daysBetween, type Day } from '../units/days'
 
 /** Where a batch stands, from the lowest plank up. */
@@ -10,65 +10,55 @@ export interface Standing {
   cutOn: Day | null
   leftOn: Day | null
   spoiled: boolean
-  /** Bars as cut, or as planned until then. */
+  /** Bars that are still there; as planned until it is cut. */
   bars: number
   /** Days since the pour; 0 on the day itself. */
   day: number
+  /** When the maker's rule says so, when the bars are dry by weight, and the later of the two. */
+  curedOn: Day | null
+  dryOn: Day | null
   readyOn: Day | null
+  /** Which of the two clocks decides. */
+  by: 'calendar' | 'weight'
 }
 
-type Told = Pick<Batch, 'events' | 'bars' | 'cure'>
+export type Told = Pick<BatchSummary, 'facts' | 'cure'>
 
 /** Fresh soap is still caustic: it stays on the lowest plank this many days, and until it is cut. */
 const firstDays = 3
 /** The plank below the mantle: the last fortnight, or the last third of a short cure. */
 const lastDays = 14
 
-/** Events that still hold: those taken back, and the taking back itself, are left out. */
-export function standingEvents(events: Batch['events']): Batch['events'] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
-  return events.filter((event) => event.kind !== 'undone' && !undone.has(event.id))
-}
-
-/** What a batch's events say of it on a given day. */
-export function standingOf(batch: Told, today: Day): Standing {
-  let pouredOn: Day | null = null
-  let cutOn: Day | null = null
-  let leftOn: Day | null = null
-  let spoiled = false
-  let { bars } = batch
-  for (const event of standingEvents(batch.events)) {
-    if (event.kind === 'poured') pouredOn = event.day
-    if (event.kind === 'cut') [cutOn, bars] = [event.day, event.bars]
-    if (event.kind === 'left') [leftOn, spoiled] = [event.day, event.why === 'spoiled']
-  }
-  const readyOn = pouredOn && addDays(pouredOn, batch.cure.days)
+/** What is known of a batch on a given day. */
+export function standingOf({ facts, cure }: Told, today: Day): Standing {
+  const { pouredOn, cutOn, leftOn, spoiled, drying } = facts
+  const curedOn = pouredOn && addDays(pouredOn, cure.days)
+  const dryOn = drying?.dryOn ?? null
+  const dryIsLater = curedOn !== null && dryOn !== null && dryOn > curedOn
+  const readyOn = dryIsLater ? dryOn : curedOn
   const day = pouredOn ? daysBetween(pouredOn, today) : 0
+  const bars = Math.max(0, facts.bars - facts.out)
+  const gone = leftOn !== null || (cutOn !== null && bars === 0)
+  const toGo = readyOn === null ? 0 : daysBetween(today, readyOn)
+  const whole = pouredOn && readyOn ? daysBetween(pouredOn, readyOn) : 0
+  const stageNow = (): Stage => {
+    if (gone) return 'left'
+    if (!pouredOn || !readyOn) return 'planned'
+    if (!cutOn || day < firstDays) return 'first-days'
+    if (toGo <= 0) return 'ready'
+    return toGo <= Math.min(lastDays, whole / 3) ? 'last-weeks' : 'drying'
+  }
   return {
-    stage: stageOf({ pouredOn, cutOn, leftOn, readyOn, day, today, days: batch.cure.days }),
+    stage: stageNow(),
     pouredOn,
     cutOn,
     leftOn,
     spoiled,
     bars,
     day,
+    curedOn,
+    dryOn,
     readyOn,
+    by: dryIsLater ? 'weight' : 'calendar',
   }
-}
-
-function stageOf(told: {
-  pouredOn: Day | null
-  cutOn: Day | null
-  leftOn: Day | null
-  readyOn: Day | null
-  day: number
-  today: Day
-  days: number
-}): Stage {
-  if (told.leftOn) return 'left'
-  if (!told.pouredOn || !told.readyOn) return 'planned'
-  if (!told.cutOn || told.day < firstDays) return 'first-days'
-  const toGo = daysBetween(told.today, told.readyOn)
-  if (toGo <= 0) return 'ready'
-  return toGo <= Math.min(lastDays, told.days / 3) ? 'last-weeks' : 'drying'
 }

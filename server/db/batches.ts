@@ -1,6 +1,19 @@
-import type { Batch, BatchEvent, BatchSummary, Cure } from '#contracts/batch'
+import type {
+  Batch,
+  BatchEvent,
+  BatchFacts,
+  BatchSummary,
+  Cure,
+  ToldBatchEvent,
+} from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
+import { factsOf } from '#core/rack/facts'
+import { standingOf } from '#core/rack/standing'
 import type { Db } from './connection'
+import { getWorkshop } from './workshop'
+
+/** The way facts are worked out; raise it when the core says something else of the same events. */
+const madeBy = 1
 
 interface Row {
   id: string
@@ -10,34 +23,16 @@ interface Row {
   bars: number
   cure_rule: string
   cure_days: number
-  name: string
   face: string
+  name: string
   batter: number
+  facts: string
 }
 
-const columns = `id, number, formula_id, made_at, bars, cure_rule, cure_days, face,
-  json_extract(frozen, '$.document.name') AS name,
-  json_extract(frozen, '$.result.batter') AS batter`
+const columns = `id, number, formula_id, made_at, bars, cure_rule, cure_days, face, name, batter, facts`
+const joined = 'batches JOIN batch_facts ON batch_id = batches.id'
 
-type Told = Batch['events'][number]
-
-function eventsOf(db: Db, batchId?: string): Map<string, Told[]> {
-  const rows = db
-    .prepare<unknown[], { batch_id: string; payload: string; at: string }>(
-      `SELECT batch_id, payload, at FROM batch_events
-       ${batchId ? 'WHERE batch_id = ?' : ''} ORDER BY at, rowid`,
-    )
-    .all(...(batchId ? [batchId] : []))
-  const events = new Map<string, Told[]>()
-  for (const row of rows) {
-    const list = events.get(row.batch_id) ?? []
-    list.push({ ...(JSON.parse(row.payload) as BatchEvent), at: row.at })
-    events.set(row.batch_id, list)
-  }
-  return events
-}
-
-const summary = (row: Row, events: Told[]): BatchSummary => ({
+const summary = (row: Row): BatchSummary => ({
   id: row.id,
   number: row.number,
   formulaId: row.formula_id,
@@ -47,28 +42,91 @@ const summary = (row: Row, events: Told[]): BatchSummary => ({
   cure: { rule: row.cure_rule, days: row.cure_days },
   face: JSON.parse(row.face) as BatchSummary['face'],
   batterGrams: row.batter,
-  events,
+  facts: JSON.parse(row.facts) as BatchFacts,
 })
 
-export function listBatches(db: Db): BatchSummary[] {
-  const events = eventsOf(db)
-  return db
-    .prepare<[], Row>(`SELECT ${columns} FROM batches ORDER BY number DESC`)
-    .all()
-    .map((row) => summary(row, events.get(row.id) ?? []))
+const eventsOf = (db: Db, batchId: string): ToldBatchEvent[] =>
+  db
+    .prepare<[string], { payload: string; at: string }>(
+      'SELECT payload, at FROM batch_events WHERE batch_id = ? ORDER BY at, rowid',
+    )
+    .all(batchId)
+    .map(({ payload, at }) => ({ ...(JSON.parse(payload) as BatchEvent), at }))
+
+/** Works out what the events of a batch come to and keeps it. */
+function keepFacts(db: Db, id: string, humidity: number): void {
+  const { bars, cure_days, cure_rule, frozen } = db
+    .prepare<[string], Row & { frozen: string }>(
+      'SELECT bars, cure_days, cure_rule, frozen FROM batches WHERE id = ?',
+    )
+    .get(id)!
+  const made = JSON.parse(frozen) as Frozen
+  const facts = factsOf({ bars, frozen: made, events: eventsOf(db, id) }, humidity)
+  const { stage } = standingOf({ facts, cure: { rule: cure_rule, days: cure_days } }, '')
+  db.prepare(
+    `INSERT INTO batch_facts (batch_id, made_by, here, name, batter, facts) VALUES (?, ?, ?, ?, ?, ?)
+     ON CONFLICT (batch_id) DO UPDATE SET made_by = excluded.made_by, here = excluded.here, facts = excluded.facts`,
+  ).run(
+    id,
+    madeBy,
+    stage === 'left' ? 0 : 1,
+    made.document.name,
+    made.result.batter,
+    JSON.stringify(facts),
+  )
 }
 
-export function getBatch(db: Db, id: string): (Batch & BatchSummary) | null {
+/** Works out anew what is missing or was written by another Mantle; with `here`, all that is still drying. */
+export function refreshFacts(db: Db, which: 'stale' | 'here' = 'stale'): void {
+  const ids = db
+    .prepare<[number], string>(
+      which === 'here'
+        ? 'SELECT batch_id FROM batch_facts WHERE here = 1 AND made_by = ?'
+        : `SELECT batches.id FROM batches LEFT JOIN batch_facts ON batch_id = batches.id
+           WHERE made_by IS NULL OR made_by <> ?`,
+    )
+    .pluck()
+    .all(madeBy)
+  const { humidity } = getWorkshop(db).rack
+  db.transaction(() => {
+    for (const id of ids) keepFacts(db, id, humidity)
+  })()
+}
+
+/** Batches that are planned, drying or ready, newest number first. */
+export const listBatches = (db: Db): BatchSummary[] =>
+  db
+    .prepare<[], Row>(`SELECT ${columns} FROM ${joined} WHERE here = 1 ORDER BY number DESC`)
+    .all()
+    .map(summary)
+
+/** Batches of which nothing is left, newest number first, some at a time. `find` is part of a name, or a number. */
+export const listGone = (db: Db, find: string, before: number, most: number): BatchSummary[] =>
+  db
+    .prepare<[number, string, string, number], Row>(
+      `SELECT ${columns} FROM ${joined} WHERE here = 0 AND number < ?
+       AND (instr(lower(name), lower(?)) > 0 OR number = ?) ORDER BY number DESC LIMIT ?`,
+    )
+    .all(before, find, find, most)
+    .map(summary)
+
+export const countByFormula = (db: Db): Record<string, number> =>
+  Object.fromEntries(
+    db
+      .prepare<[], [string, number]>('SELECT formula_id, count(*) FROM batches GROUP BY formula_id')
+      .raw()
+      .all(),
+  )
+
+export function getBatch(db: Db, id: string): Batch | null {
   const row = db
     .prepare<[string], Row & { frozen: string }>(
-      `SELECT ${columns}, frozen FROM batches WHERE id = ?`,
+      `SELECT ${columns}, frozen FROM ${joined} WHERE id = ?`,
     )
     .get(id)
-  if (!row) return null
-  return {
-    ...summary(row, eventsOf(db, id).get(id) ?? []),
-    frozen: JSON.parse(row.frozen) as Frozen,
-  }
+  return row
+    ? { ...summary(row), frozen: JSON.parse(row.frozen) as Frozen, events: eventsOf(db, id) }
+    : null
 }
 
 export interface BatchToMake {
@@ -81,7 +139,7 @@ export interface BatchToMake {
 }
 
 /** Makes a batch with the next number. The same id again gives the batch that is already there. */
-export function makeBatch(db: Db, batch: BatchToMake, now: string) {
+export function makeBatch(db: Db, batch: BatchToMake, now: string): Batch {
   return db
     .transaction(() => {
       db.prepare(
@@ -98,15 +156,24 @@ export function makeBatch(db: Db, batch: BatchToMake, now: string) {
         JSON.stringify(batch.frozen),
         JSON.stringify(batch.face),
       )
+      keepFacts(db, batch.id, getWorkshop(db).rack.humidity)
       return getBatch(db, batch.id)!
     })
     .immediate()
 }
 
-/** Writes down what happened. The same event again is kept once. */
-export function addEvent(db: Db, batchId: string, event: BatchEvent, now: string): void {
-  db.prepare(
-    `INSERT INTO batch_events (id, batch_id, kind, payload, at) VALUES (?, ?, ?, ?, ?)
-     ON CONFLICT (id) DO NOTHING`,
-  ).run(event.id, batchId, event.kind, JSON.stringify(event), now)
+/** Writes down what happened, and what it comes to. The same event again is kept once. */
+export function addEvents(db: Db, batchId: string, events: readonly ToldBatchEvent[]): void {
+  db.transaction(() => {
+    const insert = db.prepare(
+      `INSERT INTO batch_events (id, batch_id, kind, payload, at) VALUES (?, ?, ?, ?, ?)
+       ON CONFLICT (id) DO NOTHING`,
+    )
+    for (const { at, ...event } of events)
+      insert.run(event.id, batchId, event.kind, JSON.stringify(event), at)
+    keepFacts(db, batchId, getWorkshop(db).rack.humidity)
+  }).immediate()
 }
+
+export const addEvent = (db: Db, batchId: string, event: BatchEvent, now: string): void =>
+  addEvents(db, batchId, [{ ...event, at: now }])

@@ -1,3 +1,4 @@
+import { refreshFacts } from '../db/batches'
 import { openDatabase, type Db } from '../db/connection'
 import { migrationsFrom } from '../db/migrate'
 
@@ -9,7 +10,9 @@ async function open(): Promise<Db> {
   const files = await Promise.all(
     names.map(async (name) => ({ name, sql: String(await assets.getItem(name)) })),
   )
-  return openDatabase(process.env.MANTLE_DB ?? './data/mantle.sqlite', migrationsFrom(files))
+  const db = openDatabase(process.env.MANTLE_DB ?? './data/mantle.sqlite', migrationsFrom(files))
+  refreshFacts(db)
+  return db
 }
 
 /** The server's one connection, opened and brought up to date on first use. */

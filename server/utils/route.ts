@@ -31,14 +31,21 @@ interface Context<Body> {
   bytes: Buffer
   /** What stands in the address by name. */
   params: Record<string, string>
+  /** What stands behind the question mark, as it came: for `parsed`. */
+  query: unknown
+}
+
+/** What a schema makes of something, or 422 with what is wrong and where. */
+export function parsed<T>(schema: z.ZodType<T>, raw: unknown): T {
+  const { success, data, error } = schema.safeParse(raw)
+  if (!success) throw new Refusal(422, faultsOf(error))
+  return data
 }
 
 async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
   if (!schema) return undefined as Body
   const raw: unknown = await readBody(event).catch(() => refuse(400, 'What was sent is not JSON.'))
-  const parsed = schema.safeParse(raw)
-  if (!parsed.success) throw new Refusal(422, faultsOf(parsed.error))
-  return parsed.data
+  return parsed(schema, raw)
 }
 
 function parsedId(event: H3Event, schema: z.ZodType<string>): string {
@@ -70,6 +77,7 @@ export function route<Body = undefined>(
         body,
         bytes,
         params: getRouterParams(event),
+        query: getQuery(event),
       })
     } catch (error) {
       if (error instanceof Refusal) {

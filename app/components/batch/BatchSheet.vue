@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import { libraryOf } from '#core/formula/freeze'
 import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { onScale } from '#core/formula/onScale'
 import { fillings } from '#core/mould/fillings'
 
 /** The one page to stand beside the pot: weights in the order of making, safety, room for notes. */
-const { batch } = defineProps<{ batch: Batch & BatchSummary }>()
+const { batch } = defineProps<{ batch: Batch }>()
 const { say, settings } = storeToRefs(useWorkshop())
 
 const library = computed(() => libraryOf(batch.frozen))

@@ -4,13 +4,13 @@ import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 
 /** Where a batch stands, in one line. */
-const { batch } = defineProps<{ batch: Pick<BatchSummary, 'events' | 'bars' | 'cure'> }>()
+const { batch } = defineProps<{ batch: Pick<BatchSummary, 'facts' | 'cure'> }>()
 const { today } = storeToRefs(useWorkshop())
 const words = computed(() => {
   const standing = standingOf(batch, today.value)
   const { stage, day, readyOn, cutOn } = standing
   if (stage === 'left')
-    return `${standing.spoiled ? 'Thrown away' : 'All gone'}, ${dayText(standing.leftOn!, { today: today.value })}`
+    return `${standing.spoiled ? 'Thrown away' : 'All gone'}${standing.leftOn ? `, ${dayText(standing.leftOn, { today: today.value })}` : ''}`
   if (stage === 'planned') return 'Planned, not poured yet'
   const ready = dayText(readyOn!, { today: today.value })
   if (stage === 'ready') return `Ready since ${ready}, day ${day}`

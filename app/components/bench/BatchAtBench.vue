@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run, RunEvent } from '#contracts/run'
 
 /** The bench of a batch whose run is kept on the server. */
 const { batch, run, earlier } = defineProps<{
-  batch: Batch & BatchSummary
+  batch: Batch
   run: Run
   earlier: RunEvent[][]
 }>()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { PlanContext } from '#core/bench/context'
 import { firstAid, gateOf } from '#core/bench/gate'
 import type { Plan } from '#core/bench/plan'
 
 /** The plan on paper: the same steps with blanks, and a code that leads back to where it is written up. */
 const { batch, plan, ctx } = defineProps<{
-  batch: Batch & BatchSummary
+  batch: Batch
   plan: Plan
   ctx: PlanContext
 }>()

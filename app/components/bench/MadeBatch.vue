@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { stages } from '#core/bench/batter'
 import { gateOf } from '#core/bench/gate'
@@ -8,7 +8,7 @@ import { contextOf, planFor } from '#core/bench/plan'
 import { runOf, weightsOf } from '#core/bench/run'
 
 /** What was made at the bench: the figures by the weights, each weighing, temperatures, the batter, notes. */
-const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
+const { batch, run } = defineProps<{ batch: Batch; run: Run }>()
 const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
 const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))

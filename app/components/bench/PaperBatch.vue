@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { gateOf } from '#core/bench/gate'
 import { mistakesOf } from '#core/bench/mistakes'
@@ -9,7 +9,7 @@ import { suspectsWeakLye } from '#core/heat/dissolving'
 import { blankPaper, paperEvents, type PaperDraft } from '~/utils/paperEvents'
 
 /** The blanks of a bench sheet, filled in afterwards: what it makes and what is odd about it, before it is written down. */
-const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run }>()
+const { batch, run } = defineProps<{ batch: Batch; run: Run }>()
 const workshop = useWorkshop()
 const router = useRouter()
 const { say, today } = storeToRefs(workshop)

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan'
 import { Printer } from '@lucide/vue'
 
 /** The plan before the start: the day's setup, the steps with their times, the vessels; then print or begin. */
-const { batch, run } = defineProps<{ batch: Batch & BatchSummary; run: Run | null }>()
+const { batch, run } = defineProps<{ batch: Batch; run: Run | null }>()
 const workshop = useWorkshop()
 const toasts = useToasts()
 const router = useRouter()

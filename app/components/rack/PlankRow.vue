@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
+import { leftAfter } from '#core/rack/drying'
 import type { Standing } from '#core/rack/standing'
 
 export interface OnPlank {
@@ -21,10 +22,15 @@ const emit = defineEmits<{ choose: [id: string] }>()
 const most = 8
 const cut = (item: OnPlank) => item.standing.cutOn !== null
 const drawn = (item: OnPlank) => Math.min(most, item.standing.bars)
-/** Bars lose up to an eighth of their height over the cure, drawn so that it can be seen. */
+/** Bars are drawn as high as they have mass left, so that drying can be seen. */
 const height = (item: OnPlank) => {
-  const part = Math.min(1, item.standing.day / Math.max(1, item.batch.cure.days))
-  return Math.round(52 * (1 - 0.125 * (1 - Math.exp(-3 * part))))
+  const { drying } = item.batch.facts
+  return Math.round(54 * (drying ? leftAfter(drying, item.standing.day) : 1))
+}
+const flagColour = (flag: string) => {
+  if (flag === 'ready') return 'bg-ok'
+  if (flag === 'held' || flag === 'locked') return 'bg-stop'
+  return flag === 'unmould, cut' || flag === 'test' ? 'bg-warn' : 'bg-slate'
 }
 const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${props.says(item)}`
 </script>
@@ -44,7 +50,7 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
           <b
             v-if="flag(item)"
             class="px-2 text-xs font-[650] text-white"
-            :class="flag(item) === 'ready' ? 'bg-ok' : 'bg-warn'"
+            :class="flagColour(flag(item))"
             >{{ flag(item) }}</b
           >
           <span
@@ -71,8 +77,11 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
               :height="42"
             />
           </span>
-          <span class="mt-[11px] block h-[26px] pt-0.5 text-[12.5px] whitespace-nowrap">
-            <b>{{ item.batch.name }}</b><span class="figure ml-1 text-ink-2"
+          <span
+            class="mt-[11px] flex h-[26px] w-[205px] gap-1 pt-0.5 text-[12.5px] whitespace-nowrap"
+          >
+            <b class="truncate">{{ item.batch.name }}</b>
+            <span class="figure shrink-0 text-ink-2"
               >{{ item.batch.number }} · {{ says(item) }}</span
             >
           </span>

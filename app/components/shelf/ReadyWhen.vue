@@ -3,25 +3,36 @@ import type { BatchSummary } from '#contracts/batch'
 import { standingOf } from '#core/rack/standing'
 import { addDays, daysBetween } from '#core/units/days'
 
-/** When what is drying will be ready: a lane for each batch, from today on. Past the eighth week it says so. */
+/**
+ * When what is drying will be ready: a lane for each batch, from today on, with the band of the dry date where weight decides. Past
+ * the eighth week it says so.
+ */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
 const { today } = storeToRefs(useWorkshop())
 const weeks = 8
 const span = weeks * 7
 const lanes = computed(() =>
   batches
-    .map((batch) => ({ batch, readyOn: standingOf(batch, today.value).readyOn! }))
+    .map((batch) => ({ batch, ...standingOf(batch, today.value) }))
+    .map(({ batch, readyOn, by }) => ({ batch, readyOn: readyOn!, by }))
     .sort((a, b) => a.readyOn.localeCompare(b.readyOn))
-    .map(({ batch, readyOn }) => {
+    .map(({ batch, readyOn, by }) => {
       const days = daysBetween(today.value, readyOn)
       return {
         batch,
         readyOn,
         part: Math.min(1, Math.max(0.012, days / span)),
         beyond: days > span,
+        band: by === 'weight' ? bandOf(batch.facts.drying!) : null,
       }
     }),
 )
+const partOf = (day: string) => Math.min(1, Math.max(0, daysBetween(today.value, day) / span))
+/** From where to where nine of ten such batches are dry, as shares of the width. */
+function bandOf({ from, to }: { from: string; to: string }) {
+  const left = partOf(from)
+  return { left, width: partOf(to) - left }
+}
 const marks = computed(() =>
   Array.from({ length: weeks }, (_, week) => addDays(today.value, week * 7)),
 )
@@ -51,6 +62,17 @@ const marks = computed(() =>
         <i
           class="absolute inset-y-0 left-0 border-r-2 border-ink/40"
           :style="{ width: `${lane.part * 100}%`, background: lane.batch.face.wave }"
+          aria-hidden="true"
+        />
+        <i
+          v-if="lane.band"
+          class="absolute inset-y-0"
+          :style="{
+            left: `${lane.band.left * 100}%`,
+            width: `${lane.band.width * 100}%`,
+            background:
+              'repeating-linear-gradient(90deg, rgb(24 32 34 / 0.4) 0 2px, transparent 2px 7px)',
+          }"
           aria-hidden="true"
         />
         <NuxtLink

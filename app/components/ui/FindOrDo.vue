@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import type { BatchSummary } from '#contracts/batch'
 import { standingOf, type Stage } from '#core/rack/standing'
+import { watchDebounced } from '@vueuse/core'
 import { stations } from '~/utils/stations'
 
 interface Hit {
@@ -29,6 +31,16 @@ const workshop = useWorkshop()
 void formulas.load()
 void batches.load()
 
+/** Batches that are off the rack are looked up as somebody types. */
+const gone = shallowRef<BatchSummary[]>([])
+watchDebounced(
+  query,
+  async (typed) => {
+    const find = typed.trim()
+    gone.value = find.length > 1 ? await batches.gone(find) : []
+  },
+  { debounce: 150 },
+)
 const all = computed<Hit[]>(() => [
   {
     id: 'new',
@@ -91,7 +103,7 @@ const all = computed<Hit[]>(() => [
     also: 'formula',
     go: () => router.push(`/formulas/${formula.id}`),
   })),
-  ...batches.list.map((batch) => ({
+  ...[...batches.list, ...gone.value].map((batch) => ({
     id: batch.id,
     says: `${batch.name} ${batch.number}`,
     also: `batch, ${stageNames[standingOf(batch, workshop.today).stage]}`,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Settings2 } from '@lucide/vue'
-import { dueOf } from '#core/rack/due'
+import { dueOf, jobsIn } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { stations } from '~/utils/stations'
 
@@ -19,7 +19,10 @@ const count = computed((): Record<string, number> => {
     const { stage } = standingOf(batch, today)
     return stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
   })
-  return { Shelf: dueOf(batches.list, today, workshop.dayOf).today.length, Rack: onRack.length }
+  return {
+    Shelf: jobsIn(dueOf(batches.list, today, workshop.dayOf, workshop.settings.rack).today),
+    Rack: onRack.length,
+  }
 })
 
 onMounted(() => void batches.load())

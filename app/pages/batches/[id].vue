@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingEvents } from '#core/rack/facts'
+import { standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
 
 const route = useRoute()
 const id = String(route.params.id)
 const batches = useBatches()
 const workshop = useWorkshop()
-const { today } = storeToRefs(workshop)
+const { today, say } = storeToRefs(workshop)
 
-const batch = ref<(Batch & BatchSummary) | null>(null)
+const batch = ref<Batch | null>(null)
 const problem = ref('')
 const note = ref('')
 async function load() {
   try {
-    batch.value = await api.get<Batch & BatchSummary>(`/api/batches/${id}`)
+    batch.value = await api.get<Batch>(`/api/batches/${id}`)
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -29,9 +30,9 @@ useHead({
 
 /** An undo in a toast changes the batch in the store; this page follows it. */
 watch(
-  () => batches.list.find((item) => item.id === id)?.events,
-  (events) => {
-    if (events && batch.value) batch.value = { ...batch.value, events }
+  () => batches.latest,
+  (latest) => {
+    if (latest?.id === id) batch.value = latest
   },
 )
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
@@ -39,15 +40,6 @@ const told = computed(() => (batch.value ? standingEvents(batch.value.events) : 
 const atBench = computed(() =>
   told.value.some((event) => event.kind === 'poured' && event.made !== undefined),
 )
-const words = {
-  poured: 'Poured',
-  checked: 'Looked after it',
-  cut: 'Cut',
-  left: 'Left the rack',
-  noted: 'Note',
-  undone: '',
-} as const
-
 async function addNote() {
   if (!note.value.trim()) return
   const kept = await batches.tell(
@@ -92,18 +84,8 @@ const print = () => window.print()
             >
           </li>
           <li v-for="event in told" :key="event.id" class="flex gap-3">
-            <template v-if="event.kind !== 'undone'">
-              <span class="w-20 shrink-0 text-ink-2">{{ dayText(event.day, { today }) }}</span>
-              <span class="min-w-0 break-words">
-                <template v-if="event.kind === 'noted'">{{ event.note }}</template>
-                <template v-else-if="event.kind === 'cut'">Cut, {{ event.bars }} bars</template>
-                <template v-else-if="event.kind === 'left'">
-                  {{ event.why === 'spoiled' ? 'Thrown away' : 'All gone'
-                  }}{{ event.note ? `: ${event.note}` : '' }}
-                </template>
-                <template v-else>{{ words[event.kind] }}</template>
-              </span>
-            </template>
+            <span class="w-20 shrink-0 text-ink-2">{{ dayText(event.day, { today }) }}</span>
+            <span class="figure min-w-0 break-words">{{ happenedText(event, say) }}</span>
           </li>
         </ol>
         <form class="mt-3 flex gap-2" @submit.prevent="addNote">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
+import type { Batch, BatchSummary } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaVersion, VersionSummary } from '#contracts/version'
 import type { StoredFormula } from '#contracts/workshop'
@@ -18,6 +18,7 @@ const route = useRoute()
 const router = useRouter()
 const formulas = useFormulas()
 const batches = useBatches()
+const gone = shallowRef<BatchSummary[]>([])
 const { library } = storeToRefs(useMaterials())
 const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
@@ -61,6 +62,7 @@ watch(
 onMounted(async () => {
   void formulas.load()
   void batches.load()
+  void batches.gone().then((list) => (gone.value = list))
   try {
     versions.value = await api.get<VersionSummary[]>('/api/versions')
   } catch (error) {
@@ -89,7 +91,7 @@ const groups = computed(() => {
     },
     {
       says: 'Batches, as made',
-      options: batches.list.map(({ id, name, number }) => ({
+      options: [...batches.list, ...gone.value].map(({ id, name, number }) => ({
         key: `b:${id}`,
         says: `${name}, batch ${number}`,
       })),

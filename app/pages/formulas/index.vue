@@ -6,7 +6,6 @@ import { useNames } from '~/utils/useNames'
 
 const { library } = storeToRefs(useMaterials())
 const formulas = useFormulas()
-const batches = useBatches()
 const toasts = useToasts()
 const router = useRouter()
 const workshop = useWorkshop()
@@ -23,7 +22,7 @@ const renameOpen = computed({
 useHead({ title: 'Formulas · Mantle' })
 onMounted(() => {
   void formulas.load()
-  void batches.load()
+  void count()
 })
 
 const text = (formula: StoredFormula) =>
@@ -40,12 +39,12 @@ const found = computed(() => {
   const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
   return formulas.list.filter((formula) => words.every((word) => text(formula).includes(word)))
 })
-const made = computed(() => {
-  const counts = new Map<string, number>()
-  for (const batch of batches.list)
-    counts.set(batch.formulaId, (counts.get(batch.formulaId) ?? 0) + 1)
-  return counts
-})
+/** How many batches were made of each. */
+const made = shallowRef(new Map<string, number>())
+async function count() {
+  const counts = await api.get<Record<string, number>>('/api/batches/counts').catch(() => ({}))
+  made.value = new Map(Object.entries(counts))
+}
 
 /** Does it, or says why not. */
 async function attempt(act: () => Promise<unknown>) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { standingOf } from '#core/rack/standing'
 
@@ -7,12 +7,12 @@ import { standingOf } from '#core/rack/standing'
 const route = useRoute()
 const id = String(route.params.id)
 const { today } = storeToRefs(useWorkshop())
-const batch = ref<(Batch & BatchSummary) | null>(null)
+const batch = ref<Batch | null>(null)
 const run = shallowRef<Run | null>(null)
 const problem = ref('')
 async function load() {
   try {
-    batch.value = await api.get<Batch & BatchSummary>(`/api/batches/${id}`)
+    batch.value = await api.get<Batch>(`/api/batches/${id}`)
     run.value = await api.get<Run>(`/api/batches/${id}/run`).catch((error: unknown) => {
       if (error instanceof ApiError && error.status === 404) return null
       throw error

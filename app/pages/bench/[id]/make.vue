@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run, RunEvent } from '#contracts/run'
 
 /** A batch at the bench, full screen. */
@@ -7,7 +7,7 @@ definePageMeta({ bare: true })
 const route = useRoute()
 const id = String(route.params.id)
 interface Remembered {
-  batch: Batch & BatchSummary
+  batch: Batch
   run: Run
   /** Not in what an older Mantle remembered. */
   earlier?: RunEvent[][]
@@ -17,7 +17,7 @@ const problem = ref('')
 onMounted(async () => {
   try {
     const [batch, run] = await Promise.all([
-      api.get<Batch & BatchSummary>(`/api/batches/${id}`),
+      api.get<Batch>(`/api/batches/${id}`),
       api.get<Run>(`/api/batches/${id}/run`),
     ])
     const earlier = (await earlierMarks(batch.formulaId))

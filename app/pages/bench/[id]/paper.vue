@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 
 /** A batch that was made on paper, written up in one pass. */
@@ -7,12 +7,12 @@ const route = useRoute()
 const router = useRouter()
 const workshop = useWorkshop()
 const id = String(route.params.id)
-const batch = ref<(Batch & BatchSummary) | null>(null)
+const batch = ref<Batch | null>(null)
 const run = shallowRef<Run | null>(null)
 const problem = ref('')
 onMounted(async () => {
   try {
-    batch.value = await api.get<Batch & BatchSummary>(`/api/batches/${id}`)
+    batch.value = await api.get<Batch>(`/api/batches/${id}`)
     if (batch.value.events.some(({ kind }) => kind === 'poured')) {
       await router.replace(`/bench/${id}`)
       return

@@ -1,0 +1,260 @@
+<script setup lang="ts">
+import type { NewBatchEvent } from '#contracts/batch'
+import { outs, type Out } from '#contracts/rackWords'
+import { soapPh, lyePh } from '#core/rack/usable'
+import { standingOf } from '#core/rack/standing'
+import type { BatchQuestion } from '~/composables/useBatchDialog'
+
+/** Writes down one thing that happened to a batch, each with its own few fields. All of it can be taken back. */
+const asked = useBatchDialog()
+const batches = useBatches()
+const workshop = useWorkshop()
+const { today, say } = storeToRefs(workshop)
+const batch = computed(
+  () => batches.list.find(({ id }) => id === asked.value?.batch.id) ?? asked.value!.batch,
+)
+const kind = ref<BatchQuestion>(asked.value!.asks)
+const left = computed(() => standingOf(batch.value, today.value).bars)
+const open = computed({
+  get: () => true,
+  set: () => (asked.value = null),
+})
+
+const day = ref(today.value)
+const cut = reactive<CutDraft>({
+  bars: batch.value.facts.bars,
+  ends: 0,
+  rejects: [],
+  grams: null,
+  sidesMm: [null, null, null],
+})
+const strip = reactive({
+  ph: 9 as number | null,
+  where: 'lather' as const,
+  tooDry: false,
+  bar: 1 as number | null,
+})
+const out = reactive({ bars: left.value as number | null, how: 'sold' as Out, to: '' })
+const gel = ref<'none' | 'partial' | 'full'>('full')
+const zap = ref(false)
+const basis = ref('')
+const leaving = reactive({
+  why: batch.value.facts.cutOn ? ('gone' as const) : ('spoiled' as 'gone' | 'spoiled'),
+  note: '',
+})
+
+const looks: Record<BatchQuestion, { title: string; confirm: string }> = {
+  poured: { title: 'Poured', confirm: 'It is poured' },
+  cut: { title: 'Cut', confirm: 'It is cut' },
+  gelled: { title: 'Gel', confirm: 'Keep it' },
+  strip: { title: 'Strip', confirm: 'Keep the reading' },
+  zapped: { title: 'Zap test', confirm: 'Keep it' },
+  trusted: { title: 'Trust the weights', confirm: 'Trust the weights' },
+  released: { title: 'For sale', confirm: 'It may be sold' },
+  out: { title: 'Out', confirm: 'Take them out' },
+  left: { title: 'Off the rack', confirm: 'Take it off' },
+}
+const event = computed((): NewBatchEvent | null => {
+  const on = { day: day.value }
+  if (!day.value) return null
+  switch (kind.value) {
+    case 'poured':
+      return { kind: 'poured', ...on }
+    case 'cut': {
+      const [a, b, c] = cut.sidesMm
+      if (!cut.bars) return null
+      return {
+        kind: 'cut',
+        ...on,
+        bars: cut.bars,
+        ends: cut.ends ?? 0,
+        rejects: cut.rejects.filter(({ bars }) => bars > 0),
+        grams: cut.grams,
+        sidesMm: a && b && c ? [a, b, c] : null,
+      }
+    }
+    case 'gelled':
+      return { kind: 'gelled', ...on, gel: gel.value }
+    case 'strip':
+      return strip.ph === null ? null : { kind: 'strip', ...on, ...strip, ph: strip.ph }
+    case 'zapped':
+      return { kind: 'zapped', ...on, zap: zap.value, bar: strip.bar }
+    case 'trusted':
+      return { kind: 'trusted', ...on }
+    case 'released':
+      return { kind: 'released', ...on, basis: basis.value }
+    case 'out':
+      return out.bars ? { kind: 'out', ...on, ...out, bars: out.bars } : null
+    case 'left':
+      return { kind: 'left', ...on, ...leaving }
+  }
+})
+const busy = ref(false)
+async function done() {
+  if (!event.value || busy.value) return
+  busy.value = true
+  const name = `${batch.value.name} ${batch.value.number}`
+  const kept = await batches.tell(
+    batch.value.id,
+    event.value,
+    `${name}: ${happenedText({ ...event.value, id: '', at: '' } as never, say.value).toLowerCase()}.`,
+  )
+  busy.value = false
+  if (!kept) return
+  // A strip that is soap leads on to the tongue, which some makers want besides.
+  if (kind.value === 'strip' && kept.facts.usable.state === 'usable') kind.value = 'zapped'
+  else asked.value = null
+}
+const verdict = computed(() => {
+  const { ph, tooDry } = strip
+  if (ph === null) return null
+  if (tooDry)
+    return {
+      says: 'Too dry reads wrong. Wet it and hold a new strip; this one is kept and does not count.',
+      bad: false,
+    }
+  if (ph > lyePh)
+    return {
+      says: 'Over 11: there may be free lye. The batch is locked: gloves on, no skin. Test several bars again in three days; if it stays, rework it with oil or throw it away as your local rules say.',
+      bad: true,
+    }
+  if (ph > soapPh)
+    return {
+      says: 'Over 10: the batch is held. It may still be saponifying; test again in three days.',
+      bad: true,
+    }
+  return { says: '8 to 10 is soap.', bad: false }
+})
+</script>
+
+<template>
+  <AppDialog v-model="open" :title="`${looks[kind].title}: ${batch.name} ${batch.number}`">
+    <form class="grid gap-4 px-5 py-4" @submit.prevent="done">
+      <label class="flex items-center gap-3 font-semibold">
+        On
+        <input v-model="day" type="date" class="field font-normal" :max="today" required />
+      </label>
+      <CutFields v-if="kind === 'cut'" v-model="cut" :batch="batch" />
+      <fieldset v-else-if="kind === 'gelled'" class="grid gap-2">
+        <legend class="mb-1 font-semibold">How far did it turn translucent?</legend>
+        <label v-for="(says, one) in gelWords" :key="one" class="flex items-center gap-2"
+          ><input v-model="gel" type="radio" :value="one" /> {{ says }}</label
+        >
+      </fieldset>
+      <template v-else-if="kind === 'strip'">
+        <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+          <label class="flex items-center gap-2 font-semibold"
+            >Reading
+            <NumberField
+              v-model="strip.ph"
+              label="Reading of the strip"
+              unit="pH"
+              class="w-24"
+              :min="5"
+              :max="14"
+              :step="0.5"
+              :decimals="1"
+          /></label>
+          <label class="flex items-center gap-2"
+            >on
+            <select v-model="strip.where" class="field">
+              <option value="lather">lather</option>
+              <option value="face">a wetted face</option>
+            </select></label
+          >
+          <label class="flex items-center gap-2"
+            >of bar
+            <NumberField
+              v-model="strip.bar"
+              label="Bar"
+              class="w-16"
+              :min="1"
+              :max="99"
+              :decimals="0"
+          /></label>
+        </div>
+        <label class="flex items-center gap-2"
+          ><input v-model="strip.tooDry" type="checkbox" /> it was too dry</label
+        >
+        <p v-if="verdict" :class="verdict.bad ? 'font-semibold text-stop' : 'text-ink-2'">
+          {{ verdict.says }}
+        </p>
+      </template>
+      <template v-else-if="kind === 'zapped'">
+        <p class="text-ink-2">
+          The strip says soap. Some touch the wetted bar with the tip of the tongue besides: lye
+          bites like a battery. Nobody has to; rinse at once if it does.
+        </p>
+        <fieldset class="flex gap-5">
+          <legend class="sr-only">Did it zap?</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="zap" type="radio" :value="false" /> no zap</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="zap" type="radio" :value="true" /> it zapped</label
+          >
+        </fieldset>
+      </template>
+      <p v-else-if="kind === 'trusted'" class="text-ink-2">
+        Right weights leave no free lye after 48 hours, and many makers never test. It is the weaker
+        basis: what was weighed wrong shows in no sum. The batch says so wherever it stands.
+      </p>
+      <template v-else-if="kind === 'released'">
+        <p class="text-ink-2">
+          It is your decision, and your local rules come first. {{ batch.name }}
+          {{ batch.number }} is {{ usableText(batch) }}.
+        </p>
+        <label class="grid gap-1 font-semibold">
+          On what it rests
+          <input v-model="basis" class="field font-normal" maxlength="300" required />
+        </label>
+      </template>
+      <template v-else-if="kind === 'out'">
+        <div class="flex flex-wrap items-center gap-3">
+          <label class="flex items-center gap-2 font-semibold"
+            >Bars
+            <NumberField
+              v-model="out.bars"
+              label="Bars"
+              class="w-24"
+              :min="1"
+              :max="left"
+              :decimals="0"
+          /></label>
+          <select v-model="out.how" class="field" aria-label="Where they went">
+            <option v-for="how in outs" :key="how" :value="how">{{ outWords[how] }}</option>
+          </select>
+          <span class="text-ink-2">of {{ left }} left</span>
+        </div>
+        <label class="grid gap-1 font-semibold">
+          To whom, or what for
+          <input v-model="out.to" class="field font-normal" maxlength="120" />
+        </label>
+      </template>
+      <template v-else-if="kind === 'left'">
+        <fieldset class="flex gap-5">
+          <legend class="sr-only">Why</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="leaving.why" type="radio" value="gone" /> all gone</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="leaving.why" type="radio" value="spoiled" /> thrown away</label
+          >
+        </fieldset>
+        <label class="grid gap-1 font-semibold">
+          What was learned
+          <input v-model="leaving.note" class="field font-normal" maxlength="500" />
+        </label>
+      </template>
+      <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
+    </form>
+    <template #actions>
+      <AppButton @click="open = false">{{
+        kind === 'zapped' ? 'No zap test' : 'Cancel'
+      }}</AppButton>
+      <AppButton kind="main" :disabled="!event || busy" @click="done">{{
+        looks[kind].confirm
+      }}</AppButton>
+    </template>
+  </AppDialog>
+</template>

@@ -1,0 +1,131 @@
+<script setup lang="ts">
+import type { Batch, BatchSummary } from '#contracts/batch'
+import { dueFor, type Due } from '#core/rack/due'
+import { standingOf } from '#core/rack/standing'
+import { daysBetween } from '#core/units/days'
+
+/** One batch beside the rack: how it dries, its dates and what they rest on, what is due for it. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const batches = useBatches()
+const workshop = useWorkshop()
+const { today, say, settings } = storeToRefs(workshop)
+const standing = computed(() => standingOf(batch, today.value))
+
+const whole = shallowRef<Batch | null>(null)
+async function load() {
+  whole.value = batches.latest?.id === batch.id ? batches.latest : null
+  whole.value ??= await api.get<Batch>(`/api/batches/${batch.id}`).catch(() => null)
+}
+watch(() => [batch.id, batch.facts], load, { immediate: true })
+
+const due = computed(() =>
+  dueFor(batch, today.value, workshop.dayOf, settings.value.rack)
+    .filter(({ kind }) => kind !== 'ready')
+    .sort((a, b) => a.on.localeCompare(b.on)),
+)
+const facts = computed((): [string, string, string?][] => {
+  const { drying, weighed } = batch.facts
+  const { curedOn, dryOn, bars, cutOn } = standing.value
+  const mean = weighed.length
+    ? weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
+    : null
+  const on = (day: string) => dayText(day, { today: today.value })
+  return [
+    ['Bars', `${bars}${cutOn ? '' : ' planned'}`],
+    ...(mean !== null && drying
+      ? ([
+          [
+            `Last, mean of ${weighed.length} ${weighed.length === 1 ? 'bar' : 'bars'}`,
+            say.value.mass(Number(mean.toFixed(1))),
+          ],
+          ['Lost so far', say.value.percent(1 - mean / drying.grams, 1)],
+        ] as [string, string][])
+      : []),
+    ['Usable', usableText(batch)],
+    ['Cure by your rule', `${batch.cure.days} days, ${on(curedOn!)}`],
+    ...(drying && dryOn
+      ? ([
+          [
+            'Dry by weight',
+            `${on(dryOn)} ± ${Math.ceil(daysBetween(drying.from, drying.to) / 2)} d${drying.bars ? '' : ', expected'}`,
+          ],
+          ['Label it', say.value.amount(Math.floor(drying.netGrams))],
+        ] as [string, string][])
+      : []),
+  ]
+})
+const weighing = useWeighRound()
+const asked = useBatchDialog()
+function answer({ kind }: Due) {
+  if (kind === 'weigh') weighing.value = [batch]
+  else if (kind === 'strip') asked.value = { batch, asks: 'strip' }
+  else if (kind === 'cut') asked.value = { batch, asks: 'cut' }
+  else if (kind === 'turn')
+    void batches.tell(batch.id, { kind: 'turned', day: today.value }, 'Turned.')
+  else if (kind === 'peek' || kind === 'unwrap')
+    void batches.tell(batch.id, { kind: 'checked', day: today.value, check: kind }, 'Done.')
+}
+const answers: Partial<Record<Due['kind'], string>> = {
+  weigh: 'Weigh',
+  strip: 'Test',
+  cut: 'Cut',
+  turn: 'Done',
+  peek: 'Done',
+  unwrap: 'Done',
+}
+const bad = computed(() => ['held', 'locked'].includes(batch.facts.usable.state))
+</script>
+
+<template>
+  <div class="flex items-center gap-3">
+    <BarFace :face="batch.face" :width="58" :height="38" />
+    <div>
+      <h2 class="text-[18px] font-bold text-ink">{{ batch.name }}</h2>
+      <p class="text-sm text-ink-2">
+        Batch {{ batch.number }}, poured {{ distanceText(-standing.day) }}
+      </p>
+    </div>
+  </div>
+  <p v-if="bad" role="status" class="mt-3 bg-[#f8e3df] px-3 py-2 font-semibold text-stop">
+    {{ usableText(batch) }}. It cannot be sold or given.
+  </p>
+  <p v-if="batch.facts.laundry" class="mt-3 bg-warn-ground px-3 py-2 font-semibold text-warn">
+    Kept for laundry: not for skin.
+  </p>
+  <LazyDryingChart
+    v-if="whole && whole.id === batch.id && whole.facts.drying"
+    :batch="whole"
+    class="mt-3 h-[190px]"
+  />
+  <div v-else class="mt-3 h-[190px]" />
+  <dl class="figure mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+    <template v-for="[name, value] in facts" :key="name">
+      <dt>{{ name }}</dt>
+      <dd class="text-right font-[650]">{{ value }}</dd>
+    </template>
+  </dl>
+  <template v-if="due.length">
+    <h3 class="mt-4 text-[13px] font-[650] text-ink-2">Due for this batch</h3>
+    <ul>
+      <li
+        v-for="one in due"
+        :key="one.kind"
+        class="flex items-center justify-between gap-3 border-t border-line-2 py-2"
+      >
+        <span
+          >{{ dueWords[one.kind] }},
+          <span class="text-ink-2">{{
+            one.on <= today ? 'today' : dayText(one.on, { today })
+          }}</span></span
+        >
+        <button v-if="answers[one.kind]" type="button" class="link" @click="answer(one)">
+          {{ answers[one.kind] }}
+        </button>
+      </li>
+    </ul>
+  </template>
+  <BatchActions :batch="batch" class="mt-4" />
+  <AppButton kind="main" class="mt-3 w-full" :to="`/batches/${batch.id}`"
+    >Open batch {{ batch.number }}</AppButton
+  >
+</template>

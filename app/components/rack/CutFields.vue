@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import { rejectReasons } from '#contracts/rackWords'
+import type { CutDraft } from '~/utils/cutDraft'
+
+/** What came out of the mould: bars, ends, rejects, their weight and sides, and the yield that makes. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const cut = defineModel<CutDraft>({ required: true })
+const { say } = storeToRefs(useWorkshop())
+const perPlan = computed(() => batch.batterGrams / Math.max(1, batch.bars))
+const yielded = computed(() => {
+  const { bars, grams } = cut.value
+  return bars && grams ? (bars * grams) / batch.batterGrams : null
+})
+const sides = ['thick', 'wide', 'long'] as const
+</script>
+
+<template>
+  <div class="grid gap-4">
+    <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+      <label class="flex items-center gap-2 font-semibold"
+        >Bars
+        <NumberField
+          v-model="cut.bars"
+          label="Bars"
+          class="w-20"
+          :min="1"
+          :max="10000"
+          :decimals="0"
+      /></label>
+      <label class="flex items-center gap-2"
+        >end pieces
+        <NumberField
+          v-model="cut.ends"
+          label="End pieces"
+          class="w-20"
+          :min="0"
+          :max="1000"
+          :decimals="0"
+      /></label>
+      <label class="flex items-center gap-2"
+        >one weighs
+        <NumberField
+          v-model="cut.grams"
+          kind="mass"
+          label="Weight of a fresh bar"
+          class="w-28"
+          :min="1"
+          :max="20000"
+      /></label>
+    </div>
+    <p class="figure text-sm text-ink-2">
+      Planned: {{ batch.bars }} bars of about {{ say.mass(Math.round(perPlan)) }}.
+      <template v-if="yielded !== null"
+        >In good bars: {{ say.percent(yielded, 0) }} of the batter.</template
+      >
+    </p>
+    <details>
+      <summary class="link w-fit cursor-pointer">Rejects and sides</summary>
+      <div class="mt-3 grid gap-3">
+        <div v-for="(reject, place) in cut.rejects" :key="place" class="flex items-center gap-2">
+          <NumberField
+            v-model="reject.bars"
+            label="Rejects"
+            class="w-20"
+            :min="1"
+            :max="10000"
+            :decimals="0"
+          />
+          <select v-model="reject.why" class="field" aria-label="Why">
+            <option v-for="why in rejectReasons" :key="why" :value="why">
+              {{ rejectWords[why] }}
+            </option>
+          </select>
+          <button type="button" class="link" @click="cut.rejects.splice(place, 1)">Remove</button>
+        </div>
+        <button
+          type="button"
+          class="link w-fit"
+          @click="cut.rejects.push({ why: 'crumbled', bars: 1 })"
+        >
+          Add rejects
+        </button>
+        <div class="flex flex-wrap items-center gap-2">
+          <span>A bar is</span>
+          <NumberField
+            v-for="(side, place) in sides"
+            :key="side"
+            v-model="cut.sidesMm[place]!"
+            :label="`mm ${side}`"
+            unit="mm"
+            class="w-24"
+            :min="5"
+            :max="400"
+            :decimals="0"
+          />
+        </div>
+        <p class="text-sm text-ink-2">
+          Thin bars dry faster; without sides they are taken from the weight.
+        </p>
+      </div>
+    </details>
+    <p class="text-ink-2">Fresh soap is still caustic: gloves on.</p>
+  </div>
+</template>

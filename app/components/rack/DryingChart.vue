@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import type { Batch } from '#contracts/batch'
+import { dryingCurve } from '#core/rack/drying'
+import { dryingOf, weighInsOf } from '#core/rack/facts'
+import { chance } from '#core/risk/chance'
+import { addDays, daysBetween } from '#core/units/days'
+
+/** How the bars of a batch dry: what was weighed, the fitted curve with its band, today, and the day they are dry. */
+const { batch } = defineProps<{ batch: Batch }>()
+const workshop = useWorkshop()
+const { say, today, settings } = storeToRefs(workshop)
+const pouredOn = computed(() => batch.facts.pouredOn!)
+const facts = computed(() => batch.facts.drying!)
+const drying = computed(() => dryingOf(batch, settings.value.rack.humidity)!)
+const now = computed(() => daysBetween(pouredOn.value, today.value))
+const dry = computed(() => daysBetween(pouredOn.value, facts.value.dryOn))
+const until = computed(() =>
+  Math.max(14, now.value + 3, Math.min(daysBetween(pouredOn.value, facts.value.to), 400) + 4),
+)
+/** Each weigh-in as the mean of its bars. */
+const means = computed(() => {
+  const byDay = new Map<number, number[]>()
+  for (const { day, grams } of weighInsOf(batch.events, pouredOn.value))
+    byDay.set(day, [...(byDay.get(day) ?? []), grams])
+  return [...byDay].map(([day, grams]) => [day, grams.reduce((a, b) => a + b, 0) / grams.length])
+})
+const green = '#2a6d4e'
+const option = computed(() => {
+  const curve = dryingCurve(drying.value, chance(1), until.value)
+  const line = { type: 'line', showSymbol: false, animation: false, silent: true }
+  const all = [...curve.flatMap(({ low, high }) => [low, high]), ...means.value.map(([, y]) => y!)]
+  const shown = (grams: number) => say.value.amount(grams)
+  const label = (day: number) => dayText(addDays(pouredOn.value, Math.round(day)))
+  return {
+    grid: { left: 44, right: 14, top: 22, bottom: 22 },
+    xAxis: {
+      type: 'value',
+      min: 0,
+      max: until.value,
+      interval: until.value,
+      axisLabel: {
+        color: '#4c595b',
+        formatter: label,
+        hideOverlap: true,
+        alignMinLabel: 'left',
+        alignMaxLabel: 'right',
+      },
+      splitLine: { show: false },
+      axisLine: { lineStyle: { color: '#8a9794' } },
+    },
+    yAxis: {
+      type: 'value',
+      min: Math.floor(Math.min(...all) - 1),
+      max: Math.ceil(Math.max(...all) + 1),
+      interval: Math.ceil(Math.max(...all) + 1) - Math.floor(Math.min(...all) - 1),
+      axisLabel: { color: '#4c595b', formatter: shown },
+      splitLine: { lineStyle: { color: '#e6eae7' } },
+    },
+    tooltip: {
+      trigger: 'item',
+      formatter: ({ value }: { value: [number, number] }) =>
+        `${label(value[0])}: ${say.value.mass(value[1])}`,
+    },
+    series: [
+      {
+        ...line,
+        stack: 'band',
+        data: curve.map(({ day, low }) => [day, low]),
+        lineStyle: { opacity: 0 },
+      },
+      {
+        ...line,
+        stack: 'band',
+        data: curve.map(({ day, low, high }) => [day, high - low]),
+        lineStyle: { opacity: 0 },
+        areaStyle: { color: '#2a6d4e', opacity: 0.2 },
+      },
+      {
+        ...line,
+        data: curve.map(({ day, at }) => [day, at]),
+        lineStyle: { color: green, width: 2 },
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          data: [
+            {
+              xAxis: now.value,
+              label: { formatter: 'today', position: 'end', color: '#4c595b' },
+              lineStyle: { color: '#182022', type: 'dotted' },
+            },
+            ...(dry.value > 0 && dry.value <= until.value
+              ? [
+                  {
+                    xAxis: dry.value,
+                    label: {
+                      formatter: `dry ${label(dry.value)}`,
+                      position: 'insideEndTop',
+                      rotate: 0,
+                      color: green,
+                      fontWeight: 'bold',
+                    },
+                    lineStyle: { color: green, type: 'dashed' },
+                  },
+                ]
+              : []),
+          ],
+        },
+      },
+      {
+        type: 'scatter',
+        animation: false,
+        symbolSize: 8,
+        itemStyle: { color: '#182022' },
+        data: means.value,
+      },
+    ],
+  }
+})
+const says = computed(
+  () =>
+    `Mass of the marked bars over time, their mean: ${say.value.mass(drying.value.marked)} at the pour, ${means.value.length} weigh-ins, dry ${dayText(facts.value.dryOn, { today: today.value })}, between ${dayText(facts.value.from)} and ${dayText(facts.value.to)}.`,
+)
+</script>
+
+<template>
+  <AppChart :option="option" :says="says" />
+</template>

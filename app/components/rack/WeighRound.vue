@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import { oddWeight } from '#core/rack/oddWeight'
+
+/** One round at the scale through many batches: a row of marked bars for each, Enter goes on to the next. */
+const round = useWeighRound()
+const batches = useBatches()
+const workshop = useWorkshop()
+const { say, today } = storeToRefs(workshop)
+const open = computed({ get: () => true, set: () => (round.value = null) })
+const day = ref(today.value)
+
+/** Three bars are marked where none are yet: enough to tell a slow bar from a slow batch. */
+const usualMarks = [1, 2, 3]
+const rows = computed(() =>
+  (round.value ?? []).map((batch) => ({
+    batch,
+    bars: (batch.facts.weighed.length
+      ? batch.facts.weighed
+      : usualMarks.map((bar) => ({ bar, grams: null }))
+    ).map(({ bar, grams }) => ({ bar, last: grams, key: `${batch.id} ${bar}` })),
+  })),
+)
+const typed = reactive<Record<string, number | null>>({})
+const sure = reactive<Record<string, boolean>>({})
+const oddOf = (batch: BatchSummary, bar: number) => {
+  const grams = typed[`${batch.id} ${bar}`]
+  return grams == null ? null : oddWeight(batch.facts, bar, grams, day.value, say.value)
+}
+const filled = computed(() => Object.values(typed).filter((grams) => grams != null).length)
+const odd = computed(() =>
+  rows.value.flatMap(({ batch, bars }) =>
+    bars.filter(({ bar, key }) => oddOf(batch, bar) && !sure[key]),
+  ),
+)
+const list = ref<HTMLElement>()
+function onward(event: KeyboardEvent) {
+  const fields = [...(list.value?.querySelectorAll<HTMLInputElement>('input.figure') ?? [])]
+  const at = fields.indexOf(event.target as HTMLInputElement)
+  if (at < 0) return
+  event.preventDefault()
+  fields[at + 1]?.focus()
+}
+const busy = ref(false)
+async function keep() {
+  if (busy.value || !filled.value || odd.value.length) return
+  busy.value = true
+  let all = true
+  for (const { batch, bars } of rows.value) {
+    const weighed = bars.flatMap(({ bar, key }) =>
+      typed[key] == null ? [] : [{ bar, grams: typed[key] }],
+    )
+    if (!weighed.length) continue
+    const kept = await batches.tell(
+      batch.id,
+      { kind: 'weighed', day: day.value, bars: weighed },
+      `${batch.name} ${batch.number} is weighed.`,
+    )
+    if (kept) for (const { key } of bars) typed[key] = null
+    else all = false
+  }
+  busy.value = false
+  if (all) round.value = null
+}
+</script>
+
+<template>
+  <AppDialog v-model="open" title="Weigh the marked bars" wide>
+    <form class="px-5 py-4" @submit.prevent>
+      <div class="mb-3 flex flex-wrap items-center gap-4">
+        <label class="flex items-center gap-2 font-semibold"
+          >On <input v-model="day" type="date" class="field font-normal" :max="today" required
+        /></label>
+        <p class="text-sm text-ink-2">
+          The same bars each time, by the number scratched into them. Enter goes to the next.
+        </p>
+      </div>
+      <p v-if="!rows.length" class="text-ink-2">
+        No batch is cut and drying: there is nothing to weigh.
+      </p>
+      <ul ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
+        <li
+          v-for="row in rows"
+          :key="row.batch.id"
+          class="grid items-center gap-x-4 gap-y-2 border-t border-line-2 py-2.5 sm:grid-cols-[44px_170px_1fr]"
+        >
+          <BarFace :face="row.batch.face" class="max-sm:hidden" />
+          <div class="min-w-0">
+            <b class="font-[650]">{{ row.batch.name }} {{ row.batch.number }}</b>
+            <p class="text-sm text-ink-2">
+              {{
+                row.batch.facts.weighedOn
+                  ? `weighed ${dayText(row.batch.facts.weighedOn, { today })}`
+                  : 'mark three bars 1, 2, 3'
+              }}
+            </p>
+          </div>
+          <div class="flex flex-wrap gap-x-4 gap-y-2">
+            <div v-for="bar in row.bars" :key="bar.key">
+              <label class="flex items-center gap-2"
+                ><span class="text-sm text-ink-2">bar {{ bar.bar }}</span>
+                <NumberField
+                  kind="mass"
+                  class="w-28"
+                  :label="`${row.batch.name} ${row.batch.number}, bar ${bar.bar}`"
+                  :min="0.1"
+                  :max="20000"
+                  :model-value="typed[bar.key] ?? null"
+                  @update:model-value="typed[bar.key] = $event"
+              /></label>
+              <small class="figure block text-right text-ink-3">{{
+                bar.last === null ? '' : `last ${say.mass(bar.last)}`
+              }}</small>
+              <label
+                v-if="oddOf(row.batch, bar.bar)"
+                class="mt-0.5 block max-w-48 text-sm text-warn"
+                >{{ oddOf(row.batch, bar.bar) }}
+                <span class="flex items-center gap-1.5"
+                  ><input v-model="sure[bar.key]" type="checkbox" /> it is right</span
+                ></label
+              >
+            </div>
+          </div>
+        </li>
+      </ul>
+    </form>
+    <template #actions>
+      <span v-if="odd.length" class="self-center text-sm text-warn"
+        >{{ odd.length }} odd {{ odd.length === 1 ? 'weight' : 'weights' }} to look at</span
+      >
+      <AppButton @click="open = false">Cancel</AppButton>
+      <AppButton kind="main" :disabled="!filled || odd.length > 0 || busy" @click="keep"
+        >Keep {{ filled || '' }} {{ filled === 1 ? 'weight' : 'weights' }}</AppButton
+      >
+    </template>
+  </AppDialog>
+</template>

@@ -1,0 +1,222 @@
+import type { Chance } from '../risk/chance'
+import { fitPosterior, type Observation } from '../fit/posterior'
+
+/*
+ * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
+ * that is lost in the end, k how fast. Both are known beforehand only roughly, by the water in the bar, its sides and the
+ * room; weigh-ins turn that into a posterior (docs/science.md, drying).
+ */
+
+/** What is to be expected of a batch before any bar was weighed, with standard deviations. */
+export interface DryingPrior {
+  /** Share of the mass that is lost in the end, 0–1. */
+  loss: number
+  lossSd: number
+  /** Per day. */
+  perDay: number
+  /** Of ln k. */
+  lnPerDaySd: number
+  /** g of one bar at the pour, and how much bars differ among each other, as a share. */
+  grams: number
+  spread: number
+}
+
+export interface WeighIn {
+  /** Days since the pour. */
+  day: number
+  /** The mark on the bar, so that the same bar is known again. */
+  bar: number
+  grams: number
+}
+
+/** Sides of the bar that the usual k belongs to, mm. */
+const usualSides = [25, 60, 90] as const
+/** Per day, for such a bar in moving air at 20 °C and half saturated. */
+const usualPerDay = 0.07
+const usualHumidity = 0.5
+const outward = (sides: readonly number[]) => sides.reduce((sum, side) => sum + 1 / side ** 2, 0)
+/** g/ml of fresh soap. */
+const soapDensity = 1.05
+/** Water share in the long run: 0.05 and a tenth of the humidity, give or take 0.03; taken as a standard deviation of half. */
+const restSd = 0.015
+/** Share of the water at pour that cutting, steam and scales leave open. */
+const waterSd = 0.01
+/** How far k strays from what size and room say, as a standard deviation of ln k: air differs from plank to plank. */
+const lnPerDaySd = 0.35
+/** How much hand-cut bars differ, as a share of their mass, until some were weighed. */
+const usualSpread = 0.03
+/** Bars' worth of knowing that spread beforehand. */
+const spreadWeight = 4
+/** g by which a reading strays. */
+export const weighNoise = 0.2
+/** Loss still to come at which a bar counts as dry, as a share of its mass at the pour. */
+export const dryAt = 0.01
+
+/** mm of a bar of so many grams, in the proportions of the usual one. */
+export function sidesOf(grams: number): [number, number, number] {
+  const usual = (usualSides[0] * usualSides[1] * usualSides[2]) / 1000
+  const scale = Math.cbrt(Math.max(1, grams) / soapDensity / usual)
+  return usualSides.map((side) => side * scale) as [number, number, number]
+}
+
+/**
+ * What to expect of bars.
+ * @param waterShare water in the batter at the pour, 0–1
+ * @param grams of one fresh bar, above 0
+ * @param humidity of the room, 0–0.95
+ * @param sidesMm of the bar as cut; from its mass when nobody measured
+ */
+export function dryingPrior(
+  waterShare: number,
+  grams: number,
+  humidity: number,
+  sidesMm: readonly number[] = sidesOf(grams),
+): DryingPrior {
+  const rest = 0.05 + 0.1 * humidity
+  const loss = Math.max(0, (waterShare - rest) / (1 - rest))
+  const perRest = Math.max(0, 1 - waterShare) / (1 - rest) ** 2
+  const dampness = (1 - Math.min(0.95, humidity)) / (1 - usualHumidity)
+  return {
+    loss,
+    lossSd: Math.hypot(perRest * restSd, waterSd / (1 - rest)),
+    perDay: usualPerDay * (outward(sidesMm) / outward(usualSides)) * dampness,
+    lnPerDaySd,
+    grams,
+    spread: usualSpread,
+  }
+}
+
+export interface Drying {
+  /** Share lost in the end and k, per day, as likeliest. */
+  loss: number
+  perDay: number
+  /** g of a bar at the pour: the mean of the batch, and of the bars that were weighed (of the batch while none was). */
+  grams: number
+  marked: number
+  /** How much bars differ, as a share of their mass, and how many of them that rests on. */
+  spread: number
+  bars: number
+  /** A draw of what else it may be. */
+  draw: (chance: Chance) => { loss: number; perDay: number; grams: number; marked: number }
+}
+
+/** Reads the weigh-ins of marked bars. Without any it is the prior. */
+export function fitDrying(prior: DryingPrior, weighIns: readonly WeighIn[]): Drying {
+  const marks = [...new Set(weighIns.map(({ bar }) => bar))]
+  // Parameters: L and ln k in their own standard deviations, each bar's mass at the pour as a share of what is expected.
+  const lossOf = (p: number[]) => Math.max(0, prior.loss + p[0]! * prior.lossSd)
+  const perDayOf = (p: number[]) => prior.perDay * Math.exp(p[1]! * prior.lnPerDaySd)
+  /** All bars of a batch may be heavier or lighter than the batter says: more of it stayed in the pot, or fewer bars were cut. */
+  const batchSd = 0.06
+  const observations: Observation[] = [
+    { predict: (p) => p[0]!, value: 0, sd: 1 },
+    { predict: (p) => p[1]!, value: 0, sd: 1 },
+    { predict: (p) => p[2]!, value: 1, sd: batchSd },
+    ...marks.map((_, place) => ({
+      predict: (p: number[]) => p[3 + place]! - p[2]!,
+      value: 0,
+      sd: prior.spread,
+    })),
+    ...weighIns.map(({ day, bar, grams }) => ({
+      predict: (p: number[]) =>
+        prior.grams *
+        p[3 + marks.indexOf(bar)]! *
+        (1 - lossOf(p) * (1 - Math.exp(-perDayOf(p) * day))),
+      value: grams,
+      sd: weighNoise,
+    })),
+  ]
+  // Begin at what the bars weighed, or a heavy bar is taken for one that lost nothing.
+  const firsts = marks.map((mark) => weighIns.find(({ bar }) => bar === mark)!.grams / prior.grams)
+  const mean = firsts.length ? firsts.reduce((a, b) => a + b, 0) / firsts.length : 1
+  const { likeliest, draw } = fitPosterior(observations, [0, 0, mean, ...firsts])
+  const own = likeliest.slice(3)
+  const centre = likeliest[2]!
+  const markedOf = (p: number[]) =>
+    prior.grams * (p.slice(3).reduce((a, b) => a + b, 0) / marks.length || p[2]!)
+  const squares = own.reduce((sum, value) => sum + (value / centre - 1) ** 2, 0)
+  const spread = Math.sqrt(
+    (spreadWeight * prior.spread ** 2 + squares) / (spreadWeight + Math.max(0, own.length - 1)),
+  )
+  return {
+    loss: lossOf(likeliest),
+    perDay: perDayOf(likeliest),
+    grams: prior.grams * centre,
+    marked: markedOf(likeliest),
+    spread,
+    bars: own.length,
+    draw: (chance) => {
+      const p = draw(chance)
+      return {
+        loss: lossOf(p),
+        perDay: perDayOf(p),
+        grams: prior.grams * p[2]!,
+        marked: markedOf(p),
+      }
+    },
+  }
+}
+
+/** Share of the mass at the pour that is left after so many days. */
+export const leftAfter = (drying: { loss: number; perDay: number }, day: number): number =>
+  1 - drying.loss * (1 - Math.exp(-drying.perDay * day))
+
+/** Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once. */
+export const dryDay = ({ loss, perDay }: { loss: number; perDay: number }): number =>
+  loss <= dryAt ? 0 : Math.log(loss / dryAt) / perDay
+
+export interface DryingForecast {
+  /** Days after the pour, whole: as likeliest, and between which nine of ten such batches are dry. */
+  dry: { at: number; from: number; to: number }
+  /** g of a mean marked bar on that day. */
+  gramsDry: number
+  /** g that 97.5 of 100 bars still weigh when long dried, not rounded. */
+  netGrams: number
+}
+
+const draws = 600
+/** Standard deviations that 97.5 of 100 lie above. */
+const z975 = 1.96
+const quantile = (sorted: number[], share: number) =>
+  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!
+const drawn = (drying: Drying, chance: Chance) =>
+  Array.from({ length: draws }, () => drying.draw(chance))
+
+/** What the fit says of the date, the mass then and the net weight. */
+export function dryingForecast(drying: Drying, chance: Chance): DryingForecast {
+  const some = drawn(drying, chance)
+  const days = some.map(dryDay).sort((a, b) => a - b)
+  const longDried = some.map(({ grams, loss }) => grams * (1 - loss))
+  const mean = longDried.reduce((sum, grams) => sum + grams, 0) / draws
+  const variance = longDried.reduce((sum, grams) => sum + (grams - mean) ** 2, 0) / draws
+  const at = dryDay(drying)
+  return {
+    dry: {
+      at: Math.round(at),
+      from: Math.round(quantile(days, 0.05)),
+      to: Math.round(quantile(days, 0.95)),
+    },
+    gramsDry: drying.marked * leftAfter(drying, at),
+    netGrams: mean - z975 * Math.sqrt(variance + (mean * drying.spread) ** 2),
+  }
+}
+
+/** g of the mean of the marked bars by day since the pour: likeliest, and where nine of ten such batches lie. */
+export function dryingCurve(
+  drying: Drying,
+  chance: Chance,
+  untilDay: number,
+): { day: number; low: number; at: number; high: number }[] {
+  const some = drawn(drying, chance)
+  const points = 30
+  return Array.from({ length: points + 1 }, (_, index) => {
+    const day = (untilDay * index) / points
+    const masses = some.map((one) => one.marked * leftAfter(one, day)).sort((a, b) => a - b)
+    return {
+      day,
+      low: quantile(masses, 0.05),
+      at: drying.marked * leftAfter(drying, day),
+      high: quantile(masses, 0.95),
+    }
+  })
+}

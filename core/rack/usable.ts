@@ -1,0 +1,64 @@
+import type { BatchEvent, Made, Usable } from '#contracts/batch'
+import { daysBetween, type Day } from '../units/days'
+
+/** A strip of this or less is soap; up to the second it is tested again; above that it is lye. */
+export const soapPh = 10
+export const lyePh = 11
+/** Days after which a held or locked batch is tested again. */
+export const againAfter = 3
+/** Days after the pour at which weights may be trusted: by then right weights leave no free lye. */
+export const trustAfter = 2
+
+const keyOf = ({ bar, pot }: { bar: number | null; pot: number | null }) => `${bar} ${pot}`
+
+/**
+ * Whether bars may be used, by the tests and the weights. The latest test of each bar and pot counts, and of those the worst; a
+ * strip that was too dry says nothing. Free lye by the weights locks whatever a strip says: strips miss it in patches.
+ * @param events that hold, in order
+ * @param made as weighed; undefined where nobody weighed at the bench
+ */
+export function usableOf(events: readonly BatchEvent[], made: Made | undefined): Usable {
+  if (made && made.superfat < 0)
+    return { state: 'locked', since: null, ph: null, because: 'weights' }
+  const strips = new Map<string, { ph: number; day: Day }>()
+  const zaps = new Map<string, { zap: boolean; day: Day }>()
+  let trustedOn: Day | null = null
+  for (const event of events) {
+    if (event.kind === 'strip' && !event.tooDry) strips.set(keyOf(event), event)
+    if (event.kind === 'zapped') zaps.set(keyOf(event), event)
+    if (event.kind === 'trusted') trustedOn = event.day
+  }
+  const zapped = [...zaps.values()].findLast(({ zap }) => zap)
+  const worst = [...strips.values()].reduce<{ ph: number; day: Day } | null>(
+    (most, one) => (!most || one.ph > most.ph ? one : most),
+    null,
+  )
+  const latest = [...strips.values()].reduce<Day | null>(
+    (last, { day }) => (!last || day > last ? day : last),
+    null,
+  )
+  const ph = worst?.ph ?? null
+  if (zapped) return { state: 'locked', since: zapped.day, ph, because: 'zap' }
+  if (worst && worst.ph > lyePh) return { state: 'locked', since: worst.day, ph, because: 'strip' }
+  if (worst && worst.ph > soapPh) return { state: 'held', since: worst.day, ph, because: 'strip' }
+  if (worst) return { state: 'usable', since: latest, ph, because: 'strip' }
+  if (trustedOn) return { state: 'trusted', since: trustedOn, ph: null, because: 'weights' }
+  return { state: 'untested', since: null, ph: null, because: 'nothing' }
+}
+
+/** The day on which to test, or to test again; null when there is nothing to test for. */
+export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count: number) => Day) =>
+  usable.state === 'untested'
+    ? addDays(pouredOn, trustAfter)
+    : (usable.state === 'held' || usable.state === 'locked') && usable.since
+      ? addDays(usable.since, againAfter)
+      : null
+
+/** Why weights cannot be trusted yet on a day, or null when they can. */
+export function whyNotTrusted(pouredOn: Day, day: Day, usable: Usable): string | null {
+  if (daysBetween(pouredOn, day) < trustAfter)
+    return 'Weights can be trusted 48 hours after the pour, not before.'
+  if (usable.state === 'held' || usable.state === 'locked')
+    return 'A test says otherwise: trusting the weights does not undo it.'
+  return null
+}

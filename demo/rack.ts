@@ -1,0 +1,98 @@
+import type { BatchEvent, NewBatchEvent } from '#contracts/batch'
+import type { Frozen } from '#contracts/result'
+import { dryingPrior, leftAfter } from '#core/rack/drying'
+import { chance } from '#core/risk/chance'
+import { addDays, type Day } from '#core/units/days'
+import type { DemoBatch } from './batches'
+import { demoWorkshop } from './workshop'
+
+/** Days after the pour on which Jo weighs the three marked bars. */
+const weighDays = (cut: number) => [
+  cut,
+  7,
+  14,
+  21,
+  28,
+  35,
+  49,
+  63,
+  90,
+  120,
+  150,
+  180,
+  240,
+  300,
+  360,
+]
+
+/**
+ * What happened to a batch between the knife and its last bar: cut and weighed, tested, turned, sold. Days count from the pour;
+ * the bars dry as their water and size say, each batch a little faster or slower.
+ * @param seed the same for the same batch
+ */
+export function lifeOnRack(
+  told: DemoBatch,
+  frozen: Frozen,
+  pouredOn: Day,
+  today: Day,
+  seed: number,
+): (NewBatchEvent & { day: Day })[] {
+  if (told.poured === undefined || told.cut === undefined) return []
+  const random = chance(seed)
+  const cutDay = told.poured - told.cut
+  const lastDay = told.poured - (told.left?.ago ?? 0)
+  const { result } = frozen
+  const { trim = 0 } = told
+  const each = (result.batter * (1 - trim - 0.015)) / told.bars
+  const grams = Number(each.toFixed(1))
+  const prior = dryingPrior(result.water.content / result.batter, each, demoWorkshop.rack.humidity)
+  const truth = {
+    loss: Math.max(0.03, prior.loss + random.normal() * prior.lossSd),
+    perDay: prior.perDay * Math.exp(random.normal() * 0.2),
+  }
+  const marked = [1, 2, 3].map((bar) => ({ bar, grams: each * (1 + random.normal() * 0.02) }))
+  const events: (NewBatchEvent & { day: Day })[] = []
+  const tell = (
+    after: number,
+    event: NewBatchEvent extends infer Event
+      ? Event extends { day: string }
+        ? Omit<Event, 'day'>
+        : never
+      : never,
+  ) => {
+    const day = addDays(pouredOn, after)
+    if (after <= lastDay && day <= today) events.push({ ...event, day } as never)
+  }
+  tell(cutDay, {
+    kind: 'cut',
+    bars: told.bars,
+    ends: trim ? 2 : 0,
+    rejects: told.rejects ?? [],
+    grams,
+  })
+  if (told.gel) tell(cutDay, { kind: 'gelled', gel: told.gel })
+  const late = told.late ?? 0
+  for (const after of weighDays(cutDay)) {
+    if (after > lastDay - late) break
+    tell(after, {
+      kind: 'weighed',
+      bars: marked.map(({ bar, grams: fresh }) => ({
+        bar,
+        grams: Number((fresh * leftAfter(truth, after) + random.normal() * 0.15).toFixed(1)),
+      })),
+    })
+  }
+  for (const [after, ph] of told.strips ?? [[Math.max(2, cutDay), 9]])
+    tell(after, { kind: 'strip', ph, where: 'lather', bar: 1 })
+  if (told.zapped) tell(told.zapped, { kind: 'zapped', zap: true, bar: 1 })
+  if (told.trusted) tell(2, { kind: 'trusted' })
+  const until = Math.min(lastDay, frozen.result.batter ? 60 : 0)
+  for (let after = cutDay + 5; after <= until - late; after += 5) tell(after, { kind: 'turned' })
+  for (const [ago, bars, how, to] of told.out ?? [])
+    tell(told.poured - ago, { kind: 'out', bars, how, to })
+  return events.sort((a, b) => a.day.localeCompare(b.day))
+}
+
+/** An event with its id, as it is kept. */
+export const kept = (event: NewBatchEvent, id: string): BatchEvent =>
+  ({ ...event, id }) as BatchEvent
