@@ -11,7 +11,9 @@ const env = { ...process.env, MANTLE_CHROMIUM: chromium }
 for (const [name, file] of [
   ['Core', 'tests/bench/core.ts'],
   ['Cooling', 'tests/bench/cooling.ts'],
-  ['Formula page', 'tests/bench/page.ts'],
+  ['Drying', 'tests/bench/drying.ts'],
+  ['Many batches', 'tests/bench/many.ts'],
+  ['Pages', 'tests/bench/page.ts'],
 ]) {
   say(name)
   await run(process.execPath, ['--import', 'tsx', file], { cwd: root, env })

@@ -154,7 +154,10 @@ async function start() {
 <template>
   <div class="mx-auto grid max-w-[1280px] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_1fr]">
     <section class="sheet self-start overflow-hidden" aria-label="What is due">
-      <h1 class="px-4 py-4">{{ dayText(today, { weekday: true, long: true }) }}</h1>
+      <div class="flex items-center justify-between gap-3 px-4 py-3.5">
+        <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
+        <CalendarCard />
+      </div>
       <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
         {{ batches.problem }}
       </p>

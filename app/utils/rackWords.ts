@@ -67,14 +67,10 @@ export function happenedText(event: ToldBatchEvent, say: Speaker): string {
     case 'cut': {
       const rejects = event.rejects ?? []
       return [
-        `Cut, ${bars(event.bars)}`,
-        event.grams ? `of ${say.mass(event.grams)}` : '',
-        event.ends ? `, ${event.ends} end pieces` : '',
-        ...rejects.map((one) => `, ${one.bars} ${rejectWords[one.why]}`),
-      ]
-        .join(' ')
-        .replaceAll(' ,', ',')
-        .trim()
+        `Cut, ${bars(event.bars)}${event.grams ? ` of ${say.mass(event.grams)}` : ''}`,
+        ...(event.ends ? [`${event.ends} end pieces`] : []),
+        ...rejects.map((one) => `${one.bars} ${rejectWords[one.why]}`),
+      ].join(', ')
     }
     case 'weighed':
       return `Weighed: ${event.bars.map(({ bar, grams }) => `bar ${bar} ${say.mass(grams)}`).join(', ')}`

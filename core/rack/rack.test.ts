@@ -7,11 +7,14 @@ import { freeze } from '../formula/freeze'
 import { library } from '../materials/library'
 import { chance } from '../risk/chance'
 import { addDays, dayIn, daysBetween } from '../units/days'
+import { speaker } from '../units/say'
 import { whyNot } from './allowed'
+import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
 import { dryDay, dryingForecast, dryingPrior, fitDrying, leftAfter, sidesOf } from './drying'
 import { dueFor, dueOf, weighOn } from './due'
 import { factsOf } from './facts'
+import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
 
 const at = '2026-03-01T09:00:00Z'
@@ -318,4 +321,45 @@ it('days add and subtract over months, leap days and clock changes', () => {
   expect(addDays('2026-03-29', -1)).toBe('2026-03-28')
   expect(daysBetween('2026-10-24', '2026-10-26')).toBe(2)
   expect(dayIn('Pacific/Auckland', new Date('2026-03-01T12:00:00Z'))).toBe('2026-03-02')
+})
+
+describe('the calendar', () => {
+  const rules = { turnEvery: 5 }
+  const dayOf = (instant: string) => instant.slice(0, 10)
+  it('tells what is to come once, what is late today, and turnings only until the bars are ready', () => {
+    const entries = calendarOf(
+      [batch([poured, cut, strip(9), weighed('2026-03-02', 120)])],
+      '2026-03-30',
+      dayOf,
+      rules,
+    )
+    expect(new Set(entries.map(({ uid }) => uid)).size).toBe(entries.length)
+    expect(entries.map(({ says, on }) => [says, on])).toEqual([
+      ['Turn Slab 1', '2026-03-30'],
+      ['Weigh the marked bars: Slab 1', '2026-03-30'],
+      ['Turn Slab 1', '2026-04-04'],
+      ['Turn Slab 1', '2026-04-09'],
+      ['Ready: Slab 1', '2026-04-12'],
+    ])
+  })
+  it('is empty for a workshop that has nothing on the rack', () => {
+    expect(calendarOf([], '2026-03-30', dayOf, rules)).toEqual([])
+    expect(calendarOf([batch([])], '2026-03-30', dayOf, rules)).toEqual([])
+  })
+})
+
+describe('odd weights', () => {
+  const { facts } = batch([poured, cut, weighed('2026-03-08', 110, 112, 114)])
+  const say = speaker({ scale: 0.1 })
+  it.each([
+    [1, 109, null],
+    [1, 110.3, null],
+    [1, 113, /Heavier than last time \(110.0 g\)/],
+    [1, 90, /Far from last time/],
+    [9, 40, /was to be expected/],
+  ])('bar %i, %d g', (bar, grams, says) => {
+    const odd = oddWeight(facts, bar, grams, '2026-03-15', say)
+    if (says) expect(odd).toMatch(says)
+    else expect(odd).toBeNull()
+  })
 })

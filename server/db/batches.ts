@@ -93,22 +93,32 @@ export function refreshFacts(db: Db, which: 'stale' | 'here' = 'stale'): void {
   })()
 }
 
-/** Batches that are planned, drying or ready, newest number first. */
-export const listBatches = (db: Db): BatchSummary[] =>
-  db
-    .prepare<[], Row>(`SELECT ${columns} FROM ${joined} WHERE here = 1 ORDER BY number DESC`)
-    .all()
-    .map(summary)
+/** A batch for lists as JSON, put together by SQLite: nothing of it is read here, only sent. */
+const asJson = `json_object('id', id, 'number', number, 'formulaId', formula_id, 'name', name, 'madeAt', made_at,
+  'bars', bars, 'cure', json_object('rule', cure_rule, 'days', cure_days), 'face', json(face), 'batterGrams', batter,
+  'facts', json(facts))`
+const listed = (rows: string[]): string => `[${rows.join(',')}]`
 
-/** Batches of which nothing is left, newest number first, some at a time. `find` is part of a name, or a number. */
-export const listGone = (db: Db, find: string, before: number, most: number): BatchSummary[] =>
-  db
-    .prepare<[number, string, string, number], Row>(
-      `SELECT ${columns} FROM ${joined} WHERE here = 0 AND number < ?
-       AND (instr(lower(name), lower(?)) > 0 OR number = ?) ORDER BY number DESC LIMIT ?`,
-    )
-    .all(before, find, find, most)
-    .map(summary)
+/** Batches that are planned, drying or ready, newest number first, as the JSON of a list of summaries. */
+export const listBatches = (db: Db): string =>
+  listed(
+    db
+      .prepare<[], string>(`SELECT ${asJson} FROM ${joined} WHERE here = 1 ORDER BY number DESC`)
+      .pluck()
+      .all(),
+  )
+
+/** Batches of which nothing is left, newest number first, some at a time, as JSON. `find` is part of a name, or a number. */
+export const listGone = (db: Db, find: string, before: number, most: number): string =>
+  listed(
+    db
+      .prepare<[number, string, string, number], string>(
+        `SELECT ${asJson} FROM ${joined} WHERE here = 0 AND number < ?
+         AND (instr(lower(name), lower(?)) > 0 OR number = ?) ORDER BY number DESC LIMIT ?`,
+      )
+      .pluck()
+      .all(before, find, find, most),
+  )
 
 export const countByFormula = (db: Db): Record<string, number> =>
   Object.fromEntries(

@@ -28,7 +28,8 @@ export default defineEventHandler(async (event) => {
     return refusal(event, 403, 'This request came from another page and was not carried out.')
   if (!fromNetwork) return
   const { pathname } = getRequestURL(event)
-  if (pathname === '/pair') return
+  // The pairing page, and the calendar, whose address is its own key.
+  if (pathname === '/pair' || (reads && pathname.startsWith('/calendar/'))) return
   const bearer = /^Bearer (\S+)$/.exec(getRequestHeader(event, 'authorization') ?? '')?.[1]
   const secret = bearer ?? getCookie(event, deviceCookie)
   if (!secret || !isPaired(await database(), hashOf(secret))) {

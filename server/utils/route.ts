@@ -55,6 +55,10 @@ function parsedId(event: H3Event, schema: z.ZodType<string>): string {
   return parsed.success ? parsed.data : refuse(404, 'There is nothing at this address.')
 }
 
+/** An answer that is JSON already. */
+export const json = (text: string): Response =>
+  new Response(text, { headers: { 'content-type': 'application/json' } })
+
 /**
  * A route: parse, act, answer. What is refused answers 4xx with `{ errors: [{ path, says }] }`; what goes wrong in
  * Mantle itself answers 500 in the same form, and the details go to the server's log only.

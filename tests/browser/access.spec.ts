@@ -188,6 +188,26 @@ test('the dialogs of size, versions, water, materials and moulds', async ({ page
   await look(() => page.getByRole('button', { name: 'Use own values' }).first().click())
 })
 
+test('the dialogs of the rack', async ({ page }) => {
+  const look = async (open: () => Promise<unknown>) => {
+    await open()
+    await page.getByRole('dialog').getByRole('button').first().waitFor()
+    expect(await seriousProblems(page)).toEqual([])
+    await page.keyboard.press('Escape')
+    await page.getByRole('dialog').waitFor({ state: 'detached' })
+  }
+  await page.goto('/rack')
+  const panel = page.getByRole('complementary', { name: 'The chosen batch' })
+  await panel.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
+  await look(() => page.keyboard.press('w'))
+  await look(() => panel.getByRole('button', { name: 'Strip' }).click())
+  await look(() => panel.getByRole('button', { name: 'Take bars out' }).click())
+  await page.getByRole('button', { name: /^Fir & Smoke 35/ }).click()
+  await look(() => panel.getByRole('button', { name: 'Mark as cut' }).click())
+  await page.goto('/')
+  await look(() => page.getByRole('button', { name: 'Calendar' }).click())
+})
+
 test('focus can be seen on every control that Tab reaches', async ({ page }) => {
   await page.goto('/formulas')
   await page.getByRole('link', { name: 'Hostel Bar' }).waitFor()

@@ -67,14 +67,6 @@ async function keep() {
 <template>
   <AppDialog v-model="open" title="Weigh the marked bars" wide>
     <form class="px-5 py-4" @submit.prevent>
-      <div class="mb-3 flex flex-wrap items-center gap-4">
-        <label class="flex items-center gap-2 font-semibold"
-          >On <input v-model="day" type="date" class="field font-normal" :max="today" required
-        /></label>
-        <p class="text-sm text-ink-2">
-          The same bars each time, by the number scratched into them. Enter goes to the next.
-        </p>
-      </div>
       <p v-if="!rows.length" class="text-ink-2">
         No batch is cut and drying: there is nothing to weigh.
       </p>
@@ -123,6 +115,14 @@ async function keep() {
           </div>
         </li>
       </ul>
+      <div class="mt-3 flex flex-wrap items-center gap-4">
+        <label class="flex items-center gap-2 font-semibold"
+          >On <input v-model="day" type="date" class="field font-normal" :max="today" required
+        /></label>
+        <p class="text-sm text-ink-2">
+          The same bars each time, by the number scratched into them. Enter goes to the next.
+        </p>
+      </div>
     </form>
     <template #actions>
       <span v-if="odd.length" class="self-center text-sm text-warn"

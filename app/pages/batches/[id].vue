@@ -70,6 +70,14 @@ const print = () => window.print()
           <AppButton :to="`/formulas/${batch.formulaId}`">Its formula now</AppButton>
         </div>
       </div>
+      <div v-if="batch.facts.pouredOn" class="sheet px-5 py-4">
+        <BatchDates :batch="batch" />
+        <LazyDryingChart v-if="batch.facts.drying" :batch="batch" class="mt-4 h-[190px]" />
+        <p v-if="batch.facts.drying" class="figure mt-1 text-sm text-ink-2">
+          Label it {{ say.amount(Math.floor(batch.facts.drying.netGrams)) }}: 97.5 of 100 bars still
+          weigh that when long dried.
+        </p>
+      </div>
       <div class="sheet px-5 py-4">
         <h2 class="mb-2">What happened</h2>
         <ol class="space-y-2">

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import type { Batch } from '#contracts/batch'
+import { cureRule } from '#core/rack/cure'
+import { standingEvents } from '#core/rack/facts'
+import { standingOf } from '#core/rack/standing'
+import { testOn } from '#core/rack/usable'
+import { addDays, daysBetween } from '#core/units/days'
+
+/** Usable, for sale, at its best: three questions, each with its own date and what it rests on. */
+const { batch } = defineProps<{ batch: Batch }>()
+const { today } = storeToRefs(useWorkshop())
+const standing = computed(() => standingOf(batch, today.value))
+const on = (day: string) => dayText(day, { today: today.value })
+
+interface Answer {
+  asks: string
+  says: string
+  because: string
+  bad?: boolean
+}
+const usable = computed((): Answer => {
+  const { usable: is, pouredOn } = batch.facts
+  const again = testOn(is, pouredOn!, addDays)
+  const asks = 'Usable'
+  switch (is.state) {
+    case 'untested':
+      return {
+        asks,
+        says: 'not known',
+        because: `Test with a strip from ${on(again!)}, or say that you trust the weights.`,
+      }
+    case 'usable':
+      return { asks, says: `since ${on(is.since!)}`, because: `Strip ${is.ph}: 8 to 10 is soap.` }
+    case 'trusted':
+      return {
+        asks,
+        says: `since ${on(is.since!)}`,
+        because: 'By the weights alone, nobody tested: the weaker basis.',
+      }
+    case 'held':
+      return {
+        asks,
+        says: 'held',
+        because: `Strip ${is.ph}, over 10. Test again ${on(again!)}.`,
+        bad: true,
+      }
+    case 'locked':
+      return {
+        asks,
+        says: 'locked',
+        because:
+          is.because === 'weights'
+            ? 'Free lye by the weights: rework it with the oil that is missing, or throw it away as your local rules say.'
+            : `${is.because === 'zap' ? 'It zapped' : `Strip ${is.ph}, over 11`}: gloves on, no skin. Test several bars again ${on(again!)}; if it stays, rework or throw it away.`,
+        bad: true,
+      }
+  }
+})
+const sale = computed((): Answer => {
+  const released = standingEvents(batch.events).findLast((event) => event.kind === 'released')
+  if (released)
+    return { asks: 'For sale', says: `since ${on(released.day)}`, because: released.basis }
+  return {
+    asks: 'For sale',
+    says: 'not decided',
+    because: batch.facts.laundry
+      ? 'Kept for laundry: not for skin.'
+      : 'Your decision, on a basis that you state; local rules come first.',
+  }
+})
+const best = computed((): Answer => {
+  const { readyOn, by } = standing.value
+  return {
+    asks: 'At its best',
+    says: `${readyOn! <= today.value ? 'since' : 'from'} ${on(readyOn!)}`,
+    because:
+      by === 'weight'
+        ? 'Dry by weight, the later of the two clocks.'
+        : 'By your cure rule, the later of the two clocks.',
+  }
+})
+const clocks = computed(() => {
+  const { curedOn, dryOn } = standing.value
+  const { drying } = batch.facts
+  const rule = (cureRule(batch.cure.rule)?.label ?? batch.cure.rule).toLowerCase()
+  return [
+    { name: 'Calendar', says: on(curedOn!), because: `${batch.cure.days} days, ${rule}` },
+    ...(drying && dryOn
+      ? [
+          {
+            name: 'Weight',
+            says: `${on(dryOn)} ± ${Math.ceil(daysBetween(drying.from, drying.to) / 2)} d`,
+            because: drying.bars ? `${drying.bars} marked bars` : 'expected; no bar was weighed',
+          },
+        ]
+      : []),
+  ]
+})
+</script>
+
+<template>
+  <div>
+    <dl class="grid gap-3">
+      <div v-for="answer in [usable, sale, best]" :key="answer.asks">
+        <div class="flex justify-between gap-3">
+          <dt>{{ answer.asks }}</dt>
+          <dd class="figure text-right font-[650]" :class="answer.bad ? 'text-stop' : ''">
+            {{ answer.says }}
+          </dd>
+        </div>
+        <dd class="text-sm" :class="answer.bad ? 'font-semibold text-stop' : 'text-ink-2'">
+          {{ answer.because }}
+        </dd>
+      </div>
+    </dl>
+    <div class="mt-4 grid grid-cols-2 gap-3 border-t border-line-2 pt-3">
+      <div v-for="clock in clocks" :key="clock.name">
+        <h3 class="text-[13px] font-[650] text-ink-2">{{ clock.name }}</h3>
+        <p class="figure font-[650]">{{ clock.says }}</p>
+        <p class="text-sm text-ink-2">{{ clock.because }}</p>
+      </div>
+    </div>
+  </div>
+</template>

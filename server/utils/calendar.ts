@@ -1,0 +1,47 @@
+import type { BatchSummary } from '#contracts/batch'
+import { calendarOf } from '#core/rack/calendar'
+import { addDays, dayIn } from '#core/units/days'
+import { createEvents, type DateArray, type EventAttributes } from 'ics'
+import { listBatches } from '../db/batches'
+import type { Db } from '../db/connection'
+import { getWorkshop } from '../db/workshop'
+
+const dayArray = (day: string) => day.split('-').map(Number) as DateArray
+const minuteArray = (instant: string): DateArray => {
+  const at = new Date(instant)
+  return [
+    at.getUTCFullYear(),
+    at.getUTCMonth() + 1,
+    at.getUTCDate(),
+    at.getUTCHours(),
+    at.getUTCMinutes(),
+  ]
+}
+
+/** What is to come on the rack as an iCalendar file. */
+export function calendarFile(db: Db, now: string): string {
+  const { name, timeZone, rack } = getWorkshop(db)
+  const dayOf = (instant: string) => dayIn(timeZone, new Date(instant))
+  const entries = calendarOf(JSON.parse(listBatches(db)) as BatchSummary[], dayOf(now), dayOf, rack)
+  const { value, error } = createEvents(
+    entries.map(({ uid, says, because, on, between }): EventAttributes => ({
+      uid,
+      title: says,
+      description: because,
+      calName: `${name}, soap`,
+      productId: 'mantle',
+      ...(between && between.from !== between.to
+        ? { start: minuteArray(between.from), end: minuteArray(between.to) }
+        : between
+          ? { start: minuteArray(between.from), duration: { minutes: 15 } }
+          : { start: dayArray(on), end: dayArray(addDays(on, 1)) }),
+      startInputType: 'utc',
+      startOutputType: 'utc',
+      endInputType: 'utc',
+      endOutputType: 'utc',
+    })),
+    { calName: `${name}, soap`, productId: 'mantle' },
+  )
+  if (error) throw error
+  return value!
+}

@@ -1,0 +1,124 @@
+import Database from 'better-sqlite3'
+import { performance } from 'node:perf_hooks'
+import { v7 } from 'uuid'
+import type { BatchEvent } from '../../contracts/batch'
+import { demoTemplate, TestServer } from '../support/server'
+import { addDays } from '../../core/units/days'
+import { migrationFiles } from '../../server/db/migrationFiles'
+import { openDatabase } from '../../server/db/connection'
+import { refreshFacts } from '../../server/db/batches'
+
+/*
+ * A workshop of many years: 5 000 batches and 200 000 weigh-ins. How long the lists take at the server, against the bare SQL that
+ * reads the same rows, and whether each list is read by an index. Nine of ten batches are sold; the rest stands on the rack.
+ */
+const batches = 5000
+const weighIns = 40
+const file = demoTemplate()
+const today = '2026-11-23'
+
+function load(): void {
+  const db = openDatabase(file, migrationFiles())
+  const like = db
+    .prepare<[], { formula_id: string; frozen: string; face: string }>(
+      "SELECT formula_id, frozen, face FROM batches JOIN batch_facts ON batch_id = id WHERE name = 'Hostel Bar' LIMIT 1",
+    )
+    .get()!
+  const first = db.prepare('SELECT max(number) FROM batches').pluck().get() as number
+  const batch = db.prepare(
+    `INSERT INTO batches (id, number, formula_id, made_at, bars, cure_rule, cure_days, frozen, face)
+     VALUES (?, ?, ?, ?, 24, 'most', 42, ?, ?)`,
+  )
+  const event = db.prepare(
+    'INSERT INTO batch_events (id, batch_id, kind, payload, at) VALUES (?, ?, ?, ?, ?)',
+  )
+  db.transaction(() => {
+    for (let nth = 0; nth < batches; nth++) {
+      const id = v7()
+      const here = nth >= batches * 0.9
+      const pouredOn = addDays(today, here ? -(nth % 60) - 3 : -(batches - nth) - 90)
+      batch.run(
+        id,
+        first + 1 + nth,
+        like.formula_id,
+        `${pouredOn}T09:00:00.000Z`,
+        like.frozen,
+        like.face,
+      )
+      const tell = (told: BatchEvent) =>
+        event.run(told.id, id, told.kind, JSON.stringify(told), `${pouredOn}T10:00:00.000Z`)
+      tell({ id: v7(), kind: 'poured', day: pouredOn })
+      const cutOn = addDays(pouredOn, 1)
+      tell({
+        id: v7(),
+        kind: 'cut',
+        day: cutOn,
+        bars: 24,
+        ends: 0,
+        rejects: [],
+        grams: 126,
+        sidesMm: null,
+      })
+      for (let time = 0; time < weighIns; time++)
+        tell({
+          id: v7(),
+          kind: 'weighed',
+          day: addDays(cutOn, here ? Math.min(time, nth % 60) : time * 2),
+          bars: [{ bar: 1 + (time % 3), grams: 126 - Math.min(18, time * 0.6) }],
+        })
+      if (!here) tell({ id: v7(), kind: 'left', day: addDays(pouredOn, 80), why: 'gone', note: '' })
+    }
+  })()
+  const since = performance.now()
+  refreshFacts(db)
+  console.log(
+    `Many: ${batches} batches, ${batches * weighIns} weigh-ins; what they come to is worked out in ${((performance.now() - since) / 1000).toFixed(0)} s, once`,
+  )
+  db.close()
+}
+load()
+
+const median = (times: number[]) => [...times].sort((a, b) => a - b)[times.length >> 1]!
+async function timed(act: () => unknown, rounds = 30): Promise<number> {
+  const times: number[] = []
+  for (let round = 0; round < rounds; round++) {
+    const since = performance.now()
+    await act()
+    times.push(performance.now() - since)
+  }
+  return median(times)
+}
+
+const server = await TestServer.start(file)
+const db = new Database(file, { readonly: true })
+const columns =
+  'id, number, formula_id, made_at, bars, cure_rule, cure_days, face, name, batter, facts'
+const joined = 'batches JOIN batch_facts ON batch_id = batches.id'
+const lists = [
+  {
+    name: 'Shelf and Rack: all that is here',
+    path: '/api/batches',
+    sql: `SELECT ${columns} FROM ${joined} WHERE here = 1 ORDER BY number DESC`,
+  },
+  {
+    name: 'batches that are gone, a page of 100',
+    path: '/api/batches/gone',
+    sql: `SELECT ${columns} FROM ${joined} WHERE here = 0 AND number < 1e9 ORDER BY number DESC LIMIT 100`,
+  },
+]
+let over = false
+for (const { name, path, sql } of lists) {
+  const statement = db.prepare(sql)
+  const bare = await timed(() => statement.all())
+  const whole = await timed(async () => (await fetch(server.url + path)).text())
+  const within = whole < 50 && whole < 3 * bare + 5
+  over ||= !within
+  console.log(
+    `${name.padEnd(40)} SQL ${bare.toFixed(1)} ms, route ${whole.toFixed(1)} ms   (limit 50 ms, and three times the SQL with 5 ms for the request)  ${within ? 'within' : 'OVER'}`,
+  )
+  for (const { detail } of db.prepare<[], { detail: string }>(`EXPLAIN QUERY PLAN ${sql}`).all())
+    console.log(`    ${detail}`)
+}
+db.close()
+await server.stop()
+if (over) process.exitCode = 1
