@@ -11,7 +11,7 @@ const formulas = (await (await fetch(`${server.url}/api/formulas`)).json()) as {
 const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as {
   id: string
   name: string
-  events: object[]
+  facts: { pouredOn: string | null; cutOn: string | null }
 }[]
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
@@ -29,17 +29,15 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['batch-sheet', `/batches/${batches.find(({ name }) => name === 'Hostel Bar')!.id}`],
   [
     'bench-plan',
-    `/bench/${batches.find(({ events, name }) => name === 'Hostel Bar' && !events.length)!.id}`,
+    `/bench/${batches.find(({ facts, name }) => name === 'Hostel Bar' && !facts.pouredOn)!.id}`,
     1280,
     900,
   ],
   ['bench', '/bench'],
   ['bench-tablet', '/bench', 820, 1180],
-  [
-    'bench-made',
-    `/bench/${batches.find(({ events }) => events.some((event) => 'made' in event))!.id}`,
-  ],
+  ['bench-made', `/bench/${batches.find(({ facts }) => facts.pouredOn && !facts.cutOn)!.id}`],
   ['rack', '/rack'],
+  ['rack-weighing', '/rack'],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
 ]
 /** A rehearsal, as far as the lye that is being weighed. */
@@ -91,6 +89,8 @@ for (const [file, path, width = 1280, height = 800] of views) {
     await page.getByRole('region', { name: 'Price and character' }).waitFor()
   }
   if (path === '/bench') await toTheLye(page)
+  if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
+  if (file === 'rack-weighing') await page.keyboard.press('w')
   if (path.startsWith('/formulas/0')) await page.getByText(/lye-heavy: .*\d/).waitFor()
   if (path === '/bench') await page.waitForTimeout(500)
   else await page.waitForLoadState('networkidle')

@@ -98,23 +98,24 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
 /** Plans, batches and rehearsals of the demo workshop. */
 const batchAt = async (
   page: Page,
-  fits: (batch: { name: string; events: object[] }) => boolean,
+  fits: (batch: {
+    name: string
+    facts: { pouredOn: string | null; cutOn: string | null }
+  }) => boolean,
 ) => {
   const list = (await (await page.request.get('/api/batches')).json()) as {
     id: string
     name: string
-    events: object[]
+    facts: { pouredOn: string | null; cutOn: string | null }
   }[]
   return list.find(fits)!.id
 }
 const toPlan = async (page: Page) =>
   page.goto(
-    `/bench/${await batchAt(page, ({ name, events }) => name === 'Hostel Bar' && !events.length)}`,
+    `/bench/${await batchAt(page, ({ name, facts }) => name === 'Hostel Bar' && !facts.pouredOn)}`,
   )
 const toMade = async (page: Page) =>
-  page.goto(
-    `/bench/${await batchAt(page, ({ events }) => events.some((event) => 'made' in event))}`,
-  )
+  page.goto(`/bench/${await batchAt(page, ({ facts }) => !!facts.pouredOn && !facts.cutOn)}`)
 async function toRehearsal(page: Page, keys: string[]) {
   await page.goto('/bench')
   await page.evaluate(() => sessionStorage.clear())

@@ -39,7 +39,7 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
   <section :aria-label="title" class="pb-1">
     <h2>{{ title }}</h2>
     <ul class="planks flex flex-wrap gap-x-3 px-2">
-      <li v-for="item in items" :key="item.batch.id" class="row w-[205px]">
+      <li v-for="item in items" :key="item.batch.id" class="row w-[205px] max-sm:w-[165px]">
         <button
           type="button"
           class="group flex h-full flex-col items-start justify-end rounded-sm text-left"
@@ -78,7 +78,7 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
             />
           </span>
           <span
-            class="mt-[11px] flex h-[26px] w-[205px] gap-1 pt-0.5 text-[12.5px] whitespace-nowrap"
+            class="mt-[11px] flex h-[26px] w-[205px] gap-1 max-sm:w-[165px] pt-0.5 text-[12.5px] whitespace-nowrap"
           >
             <b class="truncate">{{ item.batch.name }}</b>
             <span class="figure shrink-0 text-ink-2"
