@@ -116,7 +116,9 @@ function choose(id: string) {
 </script>
 
 <template>
-  <div class="mx-auto grid max-w-[1280px] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[1fr_340px]">
+  <div
+    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px]"
+  >
     <div>
       <div class="mb-2 flex flex-wrap items-baseline gap-3">
         <h1>Rack</h1>

@@ -74,6 +74,14 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
       await page.getByText('Before the lye is opened').waitFor()
     },
   ],
+  [
+    'a batch that dries',
+    async (page) => {
+      const dries = await batchAt(page, ({ name, facts }) => name === 'Hostel Bar' && !!facts.cutOn)
+      await page.goto(`/batches/${dries}`)
+      await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
+    },
+  ],
   ['the bench', (page) => page.goto('/bench')],
   ['a plan at the bench', (page) => toPlan(page)],
   [

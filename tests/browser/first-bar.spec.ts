@@ -51,14 +51,14 @@ test.describe('from nothing to a bar on the rack', () => {
     await page.keyboard.press('Enter')
     await expect(page.getByRole('button', { name: 'It is poured' })).toBeVisible()
     await page.keyboard.press('Enter')
-    await expect(page.getByText('New formula 1 is on the rack.')).toBeVisible()
+    await expect(page.getByText('New formula 1: poured.')).toBeVisible()
 
     await page.keyboard.press('g')
     await page.keyboard.press('r')
     await expect(page).toHaveURL(/\/rack$/)
     const plank = page.getByRole('region', { name: 'First days, handle with gloves' })
     await expect(plank.getByRole('button', { name: /New formula 1, poured today/ })).toBeVisible()
-    await expect(page.getByText('4 Jan 2027 (in 42 days)')).toBeVisible()
+    await expect(page.getByText('42 days, 4 Jan 2027')).toBeVisible()
   })
 
   test('empty stations teach the next step', async ({ page }) => {

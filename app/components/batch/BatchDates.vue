@@ -101,14 +101,19 @@ const clocks = computed(() => {
 <template>
   <div>
     <dl class="grid gap-3">
-      <div v-for="answer in [usable, sale, best]" :key="answer.asks">
-        <div class="flex justify-between gap-3">
-          <dt>{{ answer.asks }}</dt>
-          <dd class="figure text-right font-[650]" :class="answer.bad ? 'text-stop' : ''">
-            {{ answer.says }}
-          </dd>
-        </div>
-        <dd class="text-sm" :class="answer.bad ? 'font-semibold text-stop' : 'text-ink-2'">
+      <div
+        v-for="answer in [usable, sale, best]"
+        :key="answer.asks"
+        class="grid grid-cols-[auto_1fr] gap-x-3"
+      >
+        <dt>{{ answer.asks }}</dt>
+        <dd class="figure text-right font-[650]" :class="answer.bad ? 'text-stop' : ''">
+          {{ answer.says }}
+        </dd>
+        <dd
+          class="col-span-2 text-sm"
+          :class="answer.bad ? 'font-semibold text-stop' : 'text-ink-2'"
+        >
           {{ answer.because }}
         </dd>
       </div>

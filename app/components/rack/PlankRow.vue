@@ -73,15 +73,15 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
             <BarFace
               v-else
               :face="item.batch.face"
-              :width="Math.min(180, 60 + item.standing.bars * 6)"
+              :width="Math.min(150, 60 + item.standing.bars * 6)"
               :height="42"
             />
           </span>
           <span
-            class="mt-[11px] flex h-[26px] w-[205px] gap-1 max-sm:w-[165px] pt-0.5 text-[12.5px] whitespace-nowrap"
+            class="mt-[11px] flex h-[26px] w-[205px] gap-1 max-sm:w-[165px] max-sm:flex-col max-sm:gap-0 max-sm:pt-0 max-sm:text-[12px] max-sm:leading-[13px] pt-0.5 text-[12.5px] whitespace-nowrap"
           >
-            <b class="truncate">{{ item.batch.name }}</b>
-            <span class="figure shrink-0 text-ink-2"
+            <b class="min-w-8 shrink-[4] truncate">{{ item.batch.name }}</b>
+            <span class="figure min-w-0 truncate text-ink-2"
               >{{ item.batch.number }} · {{ says(item) }}</span
             >
           </span>

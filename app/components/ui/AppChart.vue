@@ -25,7 +25,8 @@ const emit = defineEmits<{ pick: [index: number] }>()
 </script>
 
 <template>
-  <div role="img" :aria-label="says">
+  <!-- A chart follows a narrower page a moment later; until then it must not push the page wide. -->
+  <div role="img" :aria-label="says" class="overflow-hidden">
     <VChart
       class="block size-full"
       :option="option"

@@ -56,7 +56,7 @@ const print = () => window.print()
   <ProblemPage v-if="problem" :says="problem" to="/rack" label="To the rack" />
   <div
     v-else-if="batch && standing"
-    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:block print:p-0"
+    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px] print:block print:p-0"
   >
     <BatchSheet :batch="batch" />
     <aside class="no-print space-y-4 max-lg:order-first" aria-label="Where this batch stands">
