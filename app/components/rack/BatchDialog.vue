@@ -29,7 +29,7 @@ const cut = reactive<CutDraft>({
   sidesMm: [null, null, null],
 })
 const strip = reactive({
-  ph: 9 as number | null,
+  ph: null as number | null,
   where: 'lather' as const,
   tooDry: false,
   bar: 1 as number | null,
