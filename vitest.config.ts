@@ -7,6 +7,8 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['{core,contracts,server,cli,demo,app}/**/*.test.ts', 'tests/unit/**/*.test.ts'],
+          // A guard against hanging, not a limit: what may take how long is measured by the bench.
+          testTimeout: 120_000,
         },
       },
       {
@@ -14,8 +16,8 @@ export default defineConfig({
           name: 'routes',
           include: ['tests/routes/**/*.test.ts'],
           fileParallelism: false,
-          testTimeout: 20_000,
-          hookTimeout: 60_000,
+          testTimeout: 120_000,
+          hookTimeout: 120_000,
         },
       },
     ],

@@ -1,6 +1,7 @@
 import type { BatchEvent, NewBatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
-import { dryingPrior, leftAfter } from '#core/rack/drying'
+import { dryingPrior } from '#core/rack/drying'
+import { leftAfter } from '#core/rack/dryingModel'
 import { chance } from '#core/risk/chance'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'

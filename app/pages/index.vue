@@ -93,7 +93,7 @@ function jobWords(one: Due, batch: BatchSummary) {
     case 'ready': {
       const { bars, by } = standingOf(batch, today.value)
       const label = batch.facts.drying
-        ? `, label them ${workshop.say.amount(Math.floor(batch.facts.drying.netGrams))}`
+        ? `, label them ${labelText(batch.facts.drying, workshop.say)}`
         : ''
       return {
         says: `${batch.name} is ready ${one.on === today.value ? 'today' : dayText(one.on, { weekday: true })}`,
@@ -106,34 +106,7 @@ const lists = computed(() => [
   { title: 'Before the day ends', jobs: jobsOf(due.value.today) },
   { title: 'This week', jobs: jobsOf(due.value.week) },
 ])
-const weighing = useWeighRound()
-const asked = useBatchDialog()
-const answers: Partial<Record<Due['kind'], string>> = {
-  peek: 'Done',
-  unwrap: 'Done',
-  cut: 'Cut',
-  strip: 'Test',
-  weigh: 'Weigh',
-  turn: 'Turned',
-}
-async function answer({ kind, batches: all }: Job) {
-  const [batch] = all
-  if (kind === 'weigh') weighing.value = all
-  else if (kind === 'cut' || kind === 'strip') asked.value = { batch: batch!, asks: kind }
-  else if (kind === 'peek' || kind === 'unwrap')
-    await batches.tell(
-      batch!.id,
-      { kind: 'checked', day: today.value, check: kind },
-      kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
-    )
-  else if (kind === 'turn')
-    for (const one of all)
-      await batches.tell(
-        one.id,
-        { kind: 'turned', day: today.value },
-        `${one.name} ${one.number} is turned.`,
-      )
-}
+const answer = useDueAnswers()
 const at = (...stages: string[]) =>
   batches.list.filter((batch) => stages.includes(standingOf(batch, today.value).stage))
 const drying = computed(() => at('first-days', 'drying', 'last-weeks'))
@@ -179,8 +152,8 @@ async function start() {
               <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
               <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
             </div>
-            <AppButton v-if="answers[job.kind]" @click="answer(job)">{{
-              answers[job.kind]
+            <AppButton v-if="dueAnswers[job.kind]" @click="answer(job.kind, job.batches)">{{
+              dueAnswers[job.kind]
             }}</AppButton>
             <AppButton
               v-else

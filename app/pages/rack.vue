@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
-import { dueOf, turnOn, weighOn } from '#core/rack/due'
+import { lastWeighed } from '#core/rack/dryingModel'
+import { dueOf, type Due } from '#core/rack/due'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
@@ -43,20 +43,13 @@ const current = computed(() => {
   )
 })
 
-/** Share of the mass that the marked bars have lost since the pour. */
-function lostOf({ facts }: BatchSummary): number {
-  const { weighed, drying } = facts
-  if (!weighed.length || !drying) return 0
-  const mean = weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
-  return Math.max(0, 1 - mean / drying.grams)
-}
 function says({ batch, standing }: OnPlank): string {
   if (standing.stage === 'ready') return `${standing.bars} bars`
   if (!standing.cutOn)
     return standing.day === 0 ? 'poured today' : `in the mould, day ${standing.day}`
   if (standing.stage === 'last-weeks')
     return `ready ${dayText(standing.readyOn!, { today: today.value })}`
-  const lost = lostOf(batch)
+  const lost = Math.max(0, lastWeighed(batch.facts)?.lost ?? 0)
   return `day ${standing.day}${lost ? ` · −${workshop.say.percent(lost, 1)}` : ` of ${batch.cure.days}`}`
 }
 function flag({ batch, standing }: OnPlank): string {
@@ -77,34 +70,25 @@ const flags = {
   weigh: 'weigh',
   turn: 'turn',
 } as const
+const dueToday = computed(
+  () => dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack).today,
+)
+/** The most pressing of what is due for each batch. */
 const dues = computed(
-  () =>
-    new Map(
-      dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack)
-        .today.reverse()
-        .map(({ batchId, kind }) => [batchId, kind]),
-    ),
+  () => new Map([...dueToday.value].reverse().map(({ batchId, kind }) => [batchId, kind])),
 )
-const toTurn = computed(() =>
-  drying.value.filter(({ batch, standing }) => {
-    const on = turnOn(batch, standing, workshop.settings.rack)
-    return on !== null && on <= today.value
-  }),
-)
-async function turnAll() {
-  for (const { batch } of toTurn.value)
-    await batches.tell(
-      batch.id,
-      { kind: 'turned', day: today.value },
-      `${batch.name} ${batch.number} is turned.`,
-    )
+const dueFor = (asked: Due['kind']) => {
+  const ids = new Set(
+    dueToday.value.flatMap(({ kind, batchId }) => (kind === asked ? [batchId] : [])),
+  )
+  return drying.value.flatMap(({ batch }) => (ids.has(batch.id) ? [batch] : []))
 }
-const weighing = useWeighRound()
+const toTurn = computed(() => dueFor('turn'))
+const answer = useDueAnswers()
 /** Those that are due first, then everything else that dries. */
 function weigh() {
-  const cut = drying.value.filter(({ batch }) => batch.facts.cutOn).map(({ batch }) => batch)
-  const isDue = (batch: BatchSummary) => (weighOn(batch) ?? '9999') <= today.value
-  weighing.value = [...cut.filter(isDue), ...cut.filter((batch) => !isDue(batch))]
+  const cut = drying.value.flatMap(({ batch }) => (batch.facts.cutOn ? [batch] : []))
+  void answer('weigh', [...new Set([...dueFor('weigh'), ...cut])])
 }
 useShortcuts({ w: weigh })
 const panel = ref<HTMLElement | null>(null)
@@ -128,7 +112,7 @@ function choose(id: string) {
         >
         <span class="flex-1" />
         <AppButton @click="weigh">Weigh in <kbd>W</kbd></AppButton>
-        <AppButton v-if="toTurn.length" @click="turnAll"
+        <AppButton v-if="toTurn.length" @click="answer('turn', toTurn)"
           >Turn all due, {{ toTurn.length }}</AppButton
         >
       </div>

@@ -1,7 +1,8 @@
-import type { BatchSummary, ToldBatchEvent } from '#contracts/batch'
+import type { BatchSummary, DryingFacts, NewBatchEvent } from '#contracts/batch'
 import type { Gel, Out, RejectReason } from '#contracts/rackWords'
 import type { Due } from '#core/rack/due'
 import type { Speaker } from '#core/units/say'
+import { daysBetween } from '#core/units/days'
 
 export const gelWords: Record<Gel, string> = {
   none: 'no gel',
@@ -54,8 +55,16 @@ export function usableText({ facts }: Pick<BatchSummary, 'facts'>): string {
   }
 }
 
+/** When bars are dry by weight, give or take. */
+export const dryText = ({ dryOn, from, to }: DryingFacts, today: string): string =>
+  `${dayText(dryOn, { today })} ± ${Math.ceil(daysBetween(from, to) / 2)} d`
+
+/** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
+export const labelText = ({ netGrams }: DryingFacts, say: Speaker): string =>
+  say.amount(Math.floor(netGrams))
+
 /** What happened, in one line. */
-export function happenedText(event: ToldBatchEvent, say: Speaker): string {
+export function happenedText(event: NewBatchEvent, say: Speaker): string {
   const bars = (count: number) => `${count} ${count === 1 ? 'bar' : 'bars'}`
   switch (event.kind) {
     case 'poured':

@@ -1,5 +1,6 @@
 import type { BatterStage } from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
+import { quantile } from '../risk/quantile'
 import { stages } from './batter'
 import { standingRunEvents } from './run'
 
@@ -10,11 +11,11 @@ export interface UsualTimes {
   batches: number
 }
 
-const median = (values: number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length >> 1
-  return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
+const median = (values: number[]): number =>
+  quantile(
+    [...values].sort((a, b) => a - b),
+    0.5,
+  )
 
 /** Minutes from the lye to each stage of one run, the first mark of each pot. */
 function marksOf(events: readonly RunEvent[]): { stage: BatterStage; minutes: number }[] {

@@ -1,4 +1,5 @@
 import type { Chance } from '../risk/chance'
+import { quantile } from '../risk/quantile'
 import { celsiusAt, iceBath, type CoolingFit, type Curve } from './cooling'
 
 /** When lye and oils may be combined: each in its own window, and no further apart than that. */
@@ -89,8 +90,6 @@ export interface Meeting {
 }
 
 const draws = 400
-const quantile = (sorted: number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!
 
 /** The moment at which lye and oils may be combined, with its 90 % range. The fit holds lye first, oils second. */
 export function meetingRange(

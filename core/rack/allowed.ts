@@ -1,6 +1,6 @@
 import type { BatchEvent, BatchSummary } from '#contracts/batch'
 import type { Day } from '../units/days'
-import { standingEvents } from './facts'
+import { standingEvents } from './standing'
 import { whyNotTrusted } from './usable'
 
 /** Ways out that put bars into other people's hands. */

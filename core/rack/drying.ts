@@ -1,10 +1,10 @@
 import type { Chance } from '../risk/chance'
 import { fitPosterior, type Observation } from '../fit/posterior'
+import { quantile } from '../risk/quantile'
+import { dryDay, leftAfter, weighNoise } from './dryingModel'
 
 /*
- * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
- * that is lost in the end, k how fast. Both are known beforehand only roughly, by the water in the bar, its sides and the
- * room; weigh-ins turn that into a posterior (docs/science.md, drying).
+ * How the bars of a batch dry, from what is known beforehand and from weigh-ins (docs/science.md, drying).
  */
 
 /** What is to be expected of a batch before any bar was weighed, with standard deviations. */
@@ -47,11 +47,6 @@ const lnPerDaySd = 0.35
 const usualSpread = 0.03
 /** Bars' worth of knowing that spread beforehand. */
 const spreadWeight = 4
-/** g by which a reading strays. */
-export const weighNoise = 0.2
-/** Loss still to come at which a bar counts as dry, as a share of its mass at the pour. */
-export const dryAt = 0.01
-
 /** mm of a bar of so many grams, in the proportions of the usual one. */
 export function sidesOf(grams: number): [number, number, number] {
   const usual = (usualSides[0] * usualSides[1] * usualSides[2]) / 1000
@@ -157,14 +152,6 @@ export function fitDrying(prior: DryingPrior, weighIns: readonly WeighIn[]): Dry
   }
 }
 
-/** Share of the mass at the pour that is left after so many days. */
-export const leftAfter = (drying: { loss: number; perDay: number }, day: number): number =>
-  1 - drying.loss * (1 - Math.exp(-drying.perDay * day))
-
-/** Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once. */
-export const dryDay = ({ loss, perDay }: { loss: number; perDay: number }): number =>
-  loss <= dryAt ? 0 : Math.log(loss / dryAt) / perDay
-
 export interface DryingForecast {
   /** Days after the pour, whole: as likeliest, and between which nine of ten such batches are dry. */
   dry: { at: number; from: number; to: number }
@@ -177,8 +164,6 @@ export interface DryingForecast {
 const draws = 600
 /** Standard deviations that 97.5 of 100 lie above. */
 const z975 = 1.96
-const quantile = (sorted: number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.max(0, Math.round(share * (sorted.length - 1))))]!
 const drawn = (drying: Drying, chance: Chance) =>
   Array.from({ length: draws }, () => drying.draw(chance))
 

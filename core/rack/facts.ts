@@ -3,18 +3,8 @@ import type { Frozen } from '#contracts/result'
 import { chance } from '../risk/chance'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
+import { standingEvents } from './standing'
 import { usableOf } from './usable'
-
-/** Events that still hold: those taken back, and the taking back itself, are left out. */
-export function standingEvents<Event extends BatchEvent>(
-  events: readonly Event[],
-): Exclude<Event, { kind: 'undone' }>[] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
-  return events.filter(
-    (event): event is Exclude<Event, { kind: 'undone' }> =>
-      event.kind !== 'undone' && !undone.has(event.id),
-  )
-}
 
 /** The batch as the drying of its bars sees it. */
 export interface DryingBatch {

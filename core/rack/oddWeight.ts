@@ -1,7 +1,7 @@
 import type { BatchFacts } from '#contracts/batch'
 import type { Speaker } from '../units/say'
 import { daysBetween, type Day } from '../units/days'
-import { leftAfter, weighNoise } from './drying'
+import { leftAfter, weighNoise } from './dryingModel'
 
 /** Share by which a reading may stray from what is to be expected before it is asked about. */
 const strays = 0.08

@@ -1,4 +1,4 @@
-import type { BatchSummary } from '#contracts/batch'
+import type { BatchEvent, BatchSummary } from '#contracts/batch'
 import { addDays, daysBetween, type Day } from '../units/days'
 
 /** Where a batch stands, from the lowest plank up. */
@@ -28,6 +28,17 @@ export type Told = Pick<BatchSummary, 'facts' | 'cure'>
 const firstDays = 3
 /** The plank below the mantle: the last fortnight, or the last third of a short cure. */
 const lastDays = 14
+
+/** Events that still hold: those taken back, and the taking back itself, are left out. */
+export function standingEvents<Event extends BatchEvent>(
+  events: readonly Event[],
+): Exclude<Event, { kind: 'undone' }>[] {
+  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
+  return events.filter(
+    (event): event is Exclude<Event, { kind: 'undone' }> =>
+      event.kind !== 'undone' && !undone.has(event.id),
+  )
+}
 
 /** What is known of a batch on a given day. */
 export function standingOf({ facts, cure }: Told, today: Day): Standing {

@@ -1,5 +1,6 @@
 import { closedForm } from './closedForm'
 import type { Draws } from './draws'
+import { quantile } from './quantile'
 import type { Spread } from './spread'
 
 /** How a batch may really come out. Superfats as fractions. */
@@ -19,14 +20,6 @@ export interface LyeRisk {
 }
 
 const bins = 48
-
-/** The value below which a share of sorted values lies, between neighbours linearly. */
-export function quantile(sorted: Float64Array, share: number): number {
-  const place = (sorted.length - 1) * share
-  const below = Math.floor(place)
-  const next = sorted[Math.min(below + 1, sorted.length - 1)]!
-  return sorted[below]! + (next - sorted[below]!) * (place - below)
-}
 
 /**
  * Sums up drawn batches.

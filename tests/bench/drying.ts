@@ -1,5 +1,6 @@
 import { chance } from '../../core/risk/chance'
-import { dryDay, dryingForecast, dryingPrior, fitDrying, leftAfter } from '../../core/rack/drying'
+import { dryingForecast, dryingPrior, fitDrying } from '../../core/rack/drying'
+import { dryDay, leftAfter } from '../../core/rack/dryingModel'
 
 /*
  * How well the dry date is foretold: batches whose loss and pace are drawn from the stated prior, three to five marked bars

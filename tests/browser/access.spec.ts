@@ -156,6 +156,15 @@ for (const [name, go] of places)
     }
   })
 
+/** Opens a dialog, looks at it and closes it. */
+const lookAtDialog = (page: Page) => async (open: () => Promise<unknown>) => {
+  await open()
+  await page.getByRole('dialog').getByRole('button').first().waitFor()
+  expect(await seriousProblems(page)).toEqual([])
+  await page.keyboard.press('Escape')
+  await page.getByRole('dialog').waitFor({ state: 'detached' })
+}
+
 test('dialogs, menus and lists too', async ({ page }) => {
   await openFormula(page, 'Hostel Bar')
   const look = async (open: () => Promise<unknown>) => {
@@ -174,13 +183,7 @@ test('dialogs, menus and lists too', async ({ page }) => {
 })
 
 test('the dialogs of size, versions, water, materials and moulds', async ({ page }) => {
-  const look = async (open: () => Promise<unknown>) => {
-    await open()
-    await page.getByRole('dialog').getByRole('button').first().waitFor()
-    expect(await seriousProblems(page)).toEqual([])
-    await page.keyboard.press('Escape')
-    await page.getByRole('dialog').waitFor({ state: 'detached' })
-  }
+  const look = lookAtDialog(page)
   await openFormula(page, 'Estuary Hands')
   await look(() => page.getByRole('button', { name: /^Size:/ }).click())
   await look(() => page.keyboard.press('v'))
@@ -198,13 +201,7 @@ test('the dialogs of size, versions, water, materials and moulds', async ({ page
 })
 
 test('the dialogs of the rack', async ({ page }) => {
-  const look = async (open: () => Promise<unknown>) => {
-    await open()
-    await page.getByRole('dialog').getByRole('button').first().waitFor()
-    expect(await seriousProblems(page)).toEqual([])
-    await page.keyboard.press('Escape')
-    await page.getByRole('dialog').waitFor({ state: 'detached' })
-  }
+  const look = lookAtDialog(page)
   await page.goto('/rack')
   const panel = page.getByRole('complementary', { name: 'The chosen batch' })
   await panel.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
-import { standingEvents } from '#core/rack/facts'
-import { standingOf } from '#core/rack/standing'
+import { standingEvents, standingOf } from '#core/rack/standing'
 import { testOn } from '#core/rack/usable'
-import { addDays, daysBetween } from '#core/units/days'
+import { addDays } from '#core/units/days'
 
 /** Usable, for sale, at its best: three questions, each with its own date and what it rests on. */
 const { batch } = defineProps<{ batch: Batch }>()
@@ -80,16 +79,16 @@ const best = computed((): Answer => {
   }
 })
 const clocks = computed(() => {
-  const { curedOn, dryOn } = standing.value
+  const { curedOn } = standing.value
   const { drying } = batch.facts
   const rule = (cureRule(batch.cure.rule)?.label ?? batch.cure.rule).toLowerCase()
   return [
     { name: 'Calendar', says: on(curedOn!), because: `${batch.cure.days} days, ${rule}` },
-    ...(drying && dryOn
+    ...(drying
       ? [
           {
             name: 'Weight',
-            says: `${on(dryOn)} ± ${Math.ceil(daysBetween(drying.from, drying.to) / 2)} d`,
+            says: dryText(drying, today.value),
             because: drying.bars ? `${drying.bars} marked bars` : 'expected; no bar was weighed',
           },
         ]

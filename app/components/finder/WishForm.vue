@@ -40,10 +40,8 @@ const choose = (ids: Iterable<string>) => {
   )
   leading.value = new Set(Object.keys(draft.value.choices))
 }
-async function ofFormulas() {
-  if (!formulas.loaded) await formulas.load()
+const ofFormulas = () =>
   choose(new Set(formulas.list.flatMap(({ document }) => document.fats.map(({ id }) => id))))
-}
 function exclude(key: Exclusion) {
   const { exclude: list } = draft.value
   draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
@@ -116,7 +114,9 @@ async function setPrice(id: string, value: number | null) {
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 text-sm">
       <b class="figure">{{ count }} {{ count === 1 ? 'fat' : 'fats' }}</b>
       <button type="button" class="link" @click="choose(usualFats)">usual ones</button>
-      <button type="button" class="link" @click="ofFormulas">those of my formulas</button>
+      <button type="button" class="link" :disabled="!formulas.loaded" @click="ofFormulas">
+        those of my formulas
+      </button>
       <button type="button" class="link" @click="choose(fats.map(({ id }) => id))">all</button>
       <button type="button" class="link" @click="choose([])">none</button>
       <input

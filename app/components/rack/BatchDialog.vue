@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { NewBatchEvent } from '#contracts/batch'
-import { outs, type Out } from '#contracts/rackWords'
+import { outs, type Gel, type Out, type StripPlace } from '#contracts/rackWords'
 import { soapPh, lyePh } from '#core/rack/usable'
 import { standingOf } from '#core/rack/standing'
 import type { BatchQuestion } from '~/composables/useBatchDialog'
@@ -30,16 +30,16 @@ const cut = reactive<CutDraft>({
 })
 const strip = reactive({
   ph: null as number | null,
-  where: 'lather' as const,
+  where: 'lather' as StripPlace,
   tooDry: false,
   bar: 1 as number | null,
 })
 const out = reactive({ bars: left.value as number | null, how: 'sold' as Out, to: '' })
-const gel = ref<'none' | 'partial' | 'full'>('full')
+const gel = ref<Gel>('full')
 const zap = ref(false)
 const basis = ref('')
 const leaving = reactive({
-  why: batch.value.facts.cutOn ? ('gone' as const) : ('spoiled' as 'gone' | 'spoiled'),
+  why: (batch.value.facts.cutOn ? 'gone' : 'spoiled') as 'gone' | 'spoiled',
   note: '',
 })
 
@@ -97,7 +97,7 @@ async function done() {
   const kept = await batches.tell(
     batch.value.id,
     event.value,
-    `${name}: ${happenedText({ ...event.value, id: '', at: '' } as never, say.value).toLowerCase()}.`,
+    `${name}: ${happenedText(event.value, say.value).toLowerCase()}.`,
   )
   busy.value = false
   if (!kept) return
@@ -142,36 +142,25 @@ const verdict = computed(() => {
         >
       </fieldset>
       <template v-else-if="kind === 'strip'">
-        <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
-          <label class="flex items-center gap-2 font-semibold"
-            >Reading
-            <NumberField
-              v-model="strip.ph"
-              label="Reading of the strip"
-              unit="pH"
-              class="w-24"
-              :min="5"
-              :max="14"
-              :step="0.5"
-              :decimals="1"
-          /></label>
-          <label class="flex items-center gap-2"
-            >on
-            <select v-model="strip.where" class="field">
+        <div class="flex flex-wrap gap-x-5 gap-y-2">
+          <LabelledNumber
+            v-model="strip.ph"
+            says="Reading"
+            label="Reading of the strip"
+            unit="pH"
+            :min="5"
+            :max="14"
+            :step="0.5"
+            :decimals="1"
+          />
+          <label class="grid content-start gap-1 font-semibold">
+            Held on
+            <select v-model="strip.where" class="field font-normal">
               <option value="lather">lather</option>
               <option value="face">a wetted face</option>
-            </select></label
-          >
-          <label class="flex items-center gap-2"
-            >of bar
-            <NumberField
-              v-model="strip.bar"
-              label="Bar"
-              class="w-16"
-              :min="1"
-              :max="99"
-              :decimals="0"
-          /></label>
+            </select>
+          </label>
+          <LabelledNumber v-model="strip.bar" says="Bar" :min="1" :max="99" :decimals="0" />
         </div>
         <label class="flex items-center gap-2"
           ><input v-model="strip.tooDry" type="checkbox" /> it was too dry</label
@@ -210,21 +199,12 @@ const verdict = computed(() => {
         </label>
       </template>
       <template v-else-if="kind === 'out'">
-        <div class="flex flex-wrap items-center gap-3">
-          <label class="flex items-center gap-2 font-semibold"
-            >Bars
-            <NumberField
-              v-model="out.bars"
-              label="Bars"
-              class="w-24"
-              :min="1"
-              :max="left"
-              :decimals="0"
-          /></label>
+        <div class="flex flex-wrap items-end gap-3">
+          <LabelledNumber v-model="out.bars" says="Bars" :min="1" :max="left" :decimals="0" />
           <select v-model="out.how" class="field" aria-label="Where they went">
             <option v-for="how in outs" :key="how" :value="how">{{ outWords[how] }}</option>
           </select>
-          <span class="text-ink-2">of {{ left }} left</span>
+          <span class="pb-1.5 text-ink-2">of {{ left }} left</span>
         </div>
         <label class="grid gap-1 font-semibold">
           To whom, or what for

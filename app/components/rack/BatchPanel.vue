@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
-import { dueFor, type Due } from '#core/rack/due'
+import { dueFor } from '#core/rack/due'
+import { lastWeighed } from '#core/rack/dryingModel'
 import { standingOf } from '#core/rack/standing'
-import { daysBetween } from '#core/units/days'
 
 /** One batch beside the rack: how it dries, its dates and what they rest on, what is due for it. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
@@ -23,56 +23,33 @@ const due = computed(() =>
     .filter(({ kind }) => kind !== 'ready')
     .sort((a, b) => a.on.localeCompare(b.on)),
 )
-const facts = computed((): [string, string, string?][] => {
+const facts = computed((): [string, string][] => {
   const { drying, weighed } = batch.facts
-  const { curedOn, dryOn, bars, cutOn } = standing.value
-  const mean = weighed.length
-    ? weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
-    : null
+  const { curedOn, bars, cutOn } = standing.value
+  const last = lastWeighed(batch.facts)
   const on = (day: string) => dayText(day, { today: today.value })
   return [
     ['Bars', `${bars}${cutOn ? '' : ' planned'}`],
-    ...(mean !== null && drying
+    ...(last
       ? ([
           [
             `Last, mean of ${weighed.length} ${weighed.length === 1 ? 'bar' : 'bars'}`,
-            say.value.mass(Number(mean.toFixed(1))),
+            say.value.mass(Number(last.mean.toFixed(1))),
           ],
-          ['Lost so far', say.value.percent(1 - mean / drying.grams, 1)],
+          ['Lost so far', say.value.percent(last.lost, 1)],
         ] as [string, string][])
       : []),
     ['Usable', usableText(batch)],
     ['Cure by your rule', `${batch.cure.days} days, ${on(curedOn!)}`],
-    ...(drying && dryOn
+    ...(drying
       ? ([
-          [
-            'Dry by weight',
-            `${on(dryOn)} ± ${Math.ceil(daysBetween(drying.from, drying.to) / 2)} d${drying.bars ? '' : ', expected'}`,
-          ],
-          ['Label it', say.value.amount(Math.floor(drying.netGrams))],
+          ['Dry by weight', `${dryText(drying, today.value)}${drying.bars ? '' : ', expected'}`],
+          ['Label it', labelText(drying, say.value)],
         ] as [string, string][])
       : []),
   ]
 })
-const weighing = useWeighRound()
-const asked = useBatchDialog()
-function answer({ kind }: Due) {
-  if (kind === 'weigh') weighing.value = [batch]
-  else if (kind === 'strip') asked.value = { batch, asks: 'strip' }
-  else if (kind === 'cut') asked.value = { batch, asks: 'cut' }
-  else if (kind === 'turn')
-    void batches.tell(batch.id, { kind: 'turned', day: today.value }, 'Turned.')
-  else if (kind === 'peek' || kind === 'unwrap')
-    void batches.tell(batch.id, { kind: 'checked', day: today.value, check: kind }, 'Done.')
-}
-const answers: Partial<Record<Due['kind'], string>> = {
-  weigh: 'Weigh',
-  strip: 'Test',
-  cut: 'Cut',
-  turn: 'Done',
-  peek: 'Done',
-  unwrap: 'Done',
-}
+const answer = useDueAnswers()
 const bad = computed(() => ['held', 'locked'].includes(batch.facts.usable.state))
 </script>
 
@@ -118,8 +95,13 @@ const bad = computed(() => ['held', 'locked'].includes(batch.facts.usable.state)
             one.on <= today ? 'today' : dayText(one.on, { today })
           }}</span></span
         >
-        <button v-if="answers[one.kind]" type="button" class="link" @click="answer(one)">
-          {{ answers[one.kind] }}
+        <button
+          v-if="dueAnswers[one.kind]"
+          type="button"
+          class="link"
+          @click="answer(one.kind, [batch])"
+        >
+          {{ dueAnswers[one.kind] }}
         </button>
       </li>
     </ul>

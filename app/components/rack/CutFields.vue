@@ -17,37 +17,17 @@ const sides = ['thick', 'wide', 'long'] as const
 
 <template>
   <div class="grid gap-4">
-    <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
-      <label class="flex items-center gap-2 font-semibold"
-        >Bars
-        <NumberField
-          v-model="cut.bars"
-          label="Bars"
-          class="w-20"
-          :min="1"
-          :max="10000"
-          :decimals="0"
-      /></label>
-      <label class="flex items-center gap-2"
-        >end pieces
-        <NumberField
-          v-model="cut.ends"
-          label="End pieces"
-          class="w-20"
-          :min="0"
-          :max="1000"
-          :decimals="0"
-      /></label>
-      <label class="flex items-center gap-2"
-        >one weighs
-        <NumberField
-          v-model="cut.grams"
-          kind="mass"
-          label="Weight of a fresh bar"
-          class="w-28"
-          :min="1"
-          :max="20000"
-      /></label>
+    <div class="flex flex-wrap gap-x-5 gap-y-2">
+      <LabelledNumber v-model="cut.bars" says="Bars" :min="1" :max="10000" :decimals="0" />
+      <LabelledNumber v-model="cut.ends" says="End pieces" :min="0" :max="1000" :decimals="0" />
+      <LabelledNumber
+        v-model="cut.grams"
+        says="One weighs"
+        label="Weight of a fresh bar"
+        kind="mass"
+        :min="1"
+        :max="20000"
+      />
     </div>
     <p class="figure text-sm text-ink-2">
       Planned: {{ batch.bars }} bars of about {{ say.mass(Math.round(perPlan)) }}.

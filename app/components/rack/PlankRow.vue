@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { leftAfter } from '#core/rack/drying'
+import { leftAfter } from '#core/rack/dryingModel'
 import type { Standing } from '#core/rack/standing'
 
 export interface OnPlank {
@@ -81,7 +81,7 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
             class="mt-[11px] flex h-[26px] w-[205px] gap-1 max-sm:w-[165px] max-sm:flex-col max-sm:gap-0 max-sm:pt-0 max-sm:text-[12px] max-sm:leading-[13px] pt-0.5 text-[12.5px] whitespace-nowrap"
           >
             <b class="min-w-8 shrink-[4] truncate">{{ item.batch.name }}</b>
-            <span class="figure min-w-0 truncate text-ink-2"
+            <span class="figure min-w-0 truncate text-ink-2 sm:shrink-0"
               >{{ item.batch.number }} · {{ says(item) }}</span
             >
           </span>

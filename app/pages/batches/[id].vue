@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
-import { standingEvents } from '#core/rack/facts'
-import { standingOf } from '#core/rack/standing'
+import { standingEvents, standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
 
 const route = useRoute()
@@ -74,8 +73,8 @@ const print = () => window.print()
         <BatchDates :batch="batch" />
         <LazyDryingChart v-if="batch.facts.drying" :batch="batch" class="mt-4 h-[190px]" />
         <p v-if="batch.facts.drying" class="figure mt-1 text-sm text-ink-2">
-          Label it {{ say.amount(Math.floor(batch.facts.drying.netGrams)) }}: 97.5 of 100 bars still
-          weigh that when long dried.
+          Label it {{ labelText(batch.facts.drying, say) }}: 97.5 of 100 bars still weigh that when
+          long dried.
         </p>
       </div>
       <div class="sheet px-5 py-4">

@@ -1,0 +1,35 @@
+import type { BatchSummary } from '#contracts/batch'
+import type { Due } from '#core/rack/due'
+
+/** What is due, answered in place: at once, in a dialog, or in a round through several batches. */
+export function useDueAnswers() {
+  const batches = useBatches()
+  const { today } = storeToRefs(useWorkshop())
+  const weighing = useWeighRound()
+  const asked = useBatchDialog()
+
+  async function answer(kind: Due['kind'], all: BatchSummary[]) {
+    if (kind === 'weigh') weighing.value = all
+    else if (kind === 'cut' || kind === 'strip') asked.value = { batch: all[0]!, asks: kind }
+    else if (kind === 'peek' || kind === 'unwrap')
+      await batches.tell(
+        all[0]!.id,
+        { kind: 'checked', day: today.value, check: kind },
+        kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
+      )
+    else if (kind === 'turn')
+      for (const { id, name, number } of all)
+        await batches.tell(id, { kind: 'turned', day: today.value }, `${name} ${number} is turned.`)
+  }
+  return answer
+}
+
+/** The word on the button; what has none is done elsewhere. */
+export const dueAnswers: Partial<Record<Due['kind'], string>> = {
+  peek: 'Done',
+  unwrap: 'Done',
+  cut: 'Cut',
+  strip: 'Test',
+  weigh: 'Weigh',
+  turn: 'Turned',
+}

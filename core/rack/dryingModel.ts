@@ -1,0 +1,29 @@
+import type { BatchFacts } from '#contracts/batch'
+
+/*
+ * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
+ * that is lost in the end, k how fast. What lists need of drying; the fit stands in drying.ts.
+ */
+
+/** g by which a reading strays. */
+export const weighNoise = 0.2
+/** Loss still to come at which a bar counts as dry, as a share of its mass at the pour. */
+const dryAt = 0.01
+
+/** Share of the mass at the pour that is left after so many days. */
+export const leftAfter = (drying: { loss: number; perDay: number }, day: number): number =>
+  1 - drying.loss * (1 - Math.exp(-drying.perDay * day))
+
+/** Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once. */
+export const dryDay = ({ loss, perDay }: { loss: number; perDay: number }): number =>
+  loss <= dryAt ? 0 : Math.log(loss / dryAt) / perDay
+
+/** g of the marked bars when they were last weighed, their mean, and the share lost since the pour; null before that. */
+export function lastWeighed({
+  weighed,
+  drying,
+}: Pick<BatchFacts, 'weighed' | 'drying'>): { mean: number; lost: number } | null {
+  if (!weighed.length || !drying) return null
+  const mean = weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
+  return { mean, lost: 1 - mean / drying.grams }
+}
