@@ -1,11 +1,20 @@
 import { z } from 'zod'
 import { barsSchema, idSchema } from './basics'
 import type { Check, ToldBatchEvent } from './batchEvents'
+import type { Trouble } from './rackWords'
 import type { Frozen } from './result'
 
 export { daySchema, idSchema } from './basics'
 export { batchEventSchema } from './batchEvents'
-export type { BatchEvent, Check, Made, NewBatchEvent, ToldBatchEvent } from './batchEvents'
+export type {
+  AtBench,
+  BatchEvent,
+  Check,
+  Difference,
+  Made,
+  NewBatchEvent,
+  ToldBatchEvent,
+} from './batchEvents'
 
 /** How long a batch cures: days, and the rule they come from. */
 export const cureSchema = z.strictObject({
@@ -67,6 +76,8 @@ export interface BatchFacts {
   out: number
   /** Checks after the pour that are still open. */
   checks: Check[]
+  /** The loaf was tried and is to be tried again then; null otherwise. */
+  tryAgainAt: string | null
   /** Kept for laundry: not for skin. */
   laundry: boolean
   usable: Usable
@@ -76,6 +87,12 @@ export interface BatchFacts {
   /** Bars that are weighed again and again, by the mark on them, and what each weighed last, g. */
   weighed: { bar: number; grams: number }[]
   drying: DryingFacts | null
+  /** What the third weigh-in foretold, once there are more: to be held against what came. */
+  foretold: { on: string; dryOn: string; from: string; to: string; grams: number } | null
+  /** Where the bars stand, as last put there. */
+  spread: { place: string; bars: number }[]
+  /** Troubles that were seen, the worst of each. */
+  troubles: { trouble: Trouble; how: number }[]
 }
 
 /** A batch for lists: what a picture, a plank and a due list need. */
@@ -96,4 +113,14 @@ export interface BatchSummary {
 export type Batch = BatchSummary & {
   frozen: Frozen
   events: ToldBatchEvent[]
+}
+
+/** What the third weigh-in of a batch foretold, and when it was dry. */
+export interface PastPrediction {
+  id: string
+  number: number
+  name: string
+  pouredOn: string
+  foretold: NonNullable<BatchFacts['foretold']>
+  dryOn: string
 }

@@ -1,6 +1,17 @@
 import { z } from 'zod'
 import { barsSchema, daySchema, idSchema } from './basics'
-import { gels, outs, rejectReasons, stripPlaces } from './rackWords'
+import { batterStages } from './benchWords'
+import {
+  feelTests,
+  finishes,
+  gels,
+  outs,
+  peekFinds,
+  rejectReasons,
+  stripPlaces,
+  touches,
+  troubles,
+} from './rackWords'
 
 /*
  * What happens to a batch. Nothing is overwritten: a mistake is taken back by an event of its own. Grams, days by the
@@ -28,12 +39,37 @@ const checkSchema = z.strictObject({
 })
 export type Check = z.infer<typeof checkSchema>
 
+/** What was done at the bench: °C of the two when they met, the stage at the pour, minutes from then to the pour, s of blending. */
+const benchSchema = z.strictObject({
+  lyeC: z.number().nullable(),
+  oilsC: z.number().nullable(),
+  stage: z.enum(batterStages).nullable(),
+  minutes: z.number().nullable(),
+  blenderSeconds: z.number().min(0),
+})
+export type AtBench = z.infer<typeof benchSchema>
+
 const base = { id: idSchema, day: daySchema }
 const note = z.string().trim().max(500).default('')
 /** The number scratched into a bar, or the place of a pot in the formula; null for the batch as a whole. */
 const bar = z.number().int().min(1).max(99).nullable().default(null)
 const pot = z.number().int().min(0).max(11).nullable().default(null)
 const sideMm = z.number().min(5).max(400)
+/** Photos that go with it; their files are kept by the photo routes. */
+const photoIds = z.array(idSchema).max(8)
+const photos = photoIds.default([])
+
+/** How what really went into the pot differs from what is written down: more (or less, negative), in g. */
+const differenceSchema = z.strictObject({
+  /** naoh, koh, water, or a fat or additive of the formula by its id. */
+  what: z.string().min(1).max(80),
+  grams: z
+    .number()
+    .min(-500_000)
+    .max(500_000)
+    .refine((value) => value !== 0, 'A difference of nothing changes nothing.'),
+})
+export type Difference = z.infer<typeof differenceSchema>
 
 export const batchEventSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -44,11 +80,33 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     checks: z.array(checkSchema).max(10).optional(),
     /** Kept for laundry at the bench: not for skin, whatever its weights. */
     laundry: z.boolean().optional(),
+    /** Instant of the pour, where somebody looked at the clock. */
+    pouredAt: z.iso.datetime().optional(),
+    bench: benchSchema.optional(),
   }),
-  /** A check after the pour that was done. */
-  z.strictObject({ ...base, kind: z.literal('checked'), check: z.enum(['peek', 'unwrap']) }),
-  /** How far it turned translucent. */
-  z.strictObject({ ...base, kind: z.literal('gelled'), gel: z.enum(gels), pot }),
+  /** A check after the pour that was done, and what was seen under the cover. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('checked'),
+    check: z.enum(['peek', 'unwrap']),
+    found: z.enum(peekFinds).default('fine'),
+  }),
+  /** The loaf was tried before the cut. `again`: when to try once more; null when it can be cut. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('tried'),
+    touch: z.enum(touches),
+    frozen: z.boolean().default(false),
+    again: z.iso.datetime().nullable().default(null),
+  }),
+  /** How far it turned translucent, and how long after the pour that was seen. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('gelled'),
+    gel: z.enum(gels),
+    pot,
+    hours: z.number().min(0).max(240).nullable().default(null),
+  }),
   z.strictObject({
     ...base,
     kind: z.literal('cut'),
@@ -62,6 +120,23 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     /** g of a fresh bar on the mean, and its sides in mm; null where nobody weighed or measured. */
     grams: z.number().min(1).max(20_000).nullable().default(null),
     sidesMm: z.tuple([sideMm, sideMm, sideMm]).nullable().default(null),
+    photos,
+  }),
+  /** Worked on after the cut. `grams`: taken off a bar on the mean; null where nobody weighed. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('finished'),
+    step: z.enum(finishes),
+    grams: z.number().min(0).max(500).nullable().default(null),
+  }),
+  /** Where the bars stand from now on, all of them. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('placed'),
+    spread: z
+      .array(z.strictObject({ place: idSchema, bars: barsSchema }))
+      .min(1)
+      .max(20),
   }),
   /** Marked bars on the scale. */
   z.strictObject({
@@ -111,6 +186,39 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     ...base,
     kind: z.literal('noted'),
     note: z.string().trim().min(1).max(2000),
+    /** Who says so, where it is somebody who uses the bars. */
+    from: z.string().trim().max(80).default(''),
+    /** What the next batch should do otherwise. */
+    lesson: z.boolean().default(false),
+    photos,
+  }),
+  /** Photos of it as it is. */
+  z.strictObject({ ...base, kind: z.literal('pictured'), photos: photoIds.min(1), note }),
+  /** A bar tried in use: 1 poor to 5 excellent, each test that was made. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('felt'),
+    scores: z
+      .partialRecord(z.enum(feelTests), z.number().int().min(1).max(5))
+      .refine((scores) => Object.keys(scores).length > 0, 'Score one test at least.'),
+    note,
+    photos,
+  }),
+  /** Something wrong with the bars: 1 hardly seen, 2 plain, 3 bad. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('trouble'),
+    trouble: z.enum(troubles),
+    how: z.number().int().min(1).max(3),
+    note,
+    photos,
+  }),
+  /** Found out later: what really went into the pot. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('corrected'),
+    differences: z.array(differenceSchema).min(1).max(20),
+    note,
   }),
   z.strictObject({ id: idSchema, kind: z.literal('undone'), event: idSchema }),
 ])

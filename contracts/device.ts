@@ -4,7 +4,9 @@ import { z } from 'zod'
 export const readingSchema = z.strictObject({
   /** The device's own name for itself, the same each time. */
   device: z.string().trim().min(1).max(80),
-  kind: z.enum(['grams', 'celsius'], { error: 'A reading is of kind "grams" or "celsius".' }),
+  kind: z.enum(['grams', 'celsius', 'humidity'], {
+    error: 'A reading is of kind "grams", "celsius" or "humidity" (0 to 1).',
+  }),
   /** null when the device has nothing to say: overload, a probe in the air. */
   value: z.number().min(-1_000_000).max(1_000_000).nullable(),
   stable: z.boolean().optional(),

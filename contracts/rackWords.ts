@@ -15,3 +15,47 @@ export type StripPlace = (typeof stripPlaces)[number]
 /** Where bars went. */
 export const outs = ['sold', 'given', 'used', 'reworked', 'binned', 'sample'] as const
 export type Out = (typeof outs)[number]
+
+/** What was seen under the cover after the pour. */
+export const peekFinds = ['fine', 'ring', 'hot', 'wet'] as const
+export type PeekFind = (typeof peekFinds)[number]
+
+/** How a loaf in its mould feels to a gloved finger. */
+export const touches = ['soft', 'sticky', 'firm', 'hard'] as const
+export type Touch = (typeof touches)[number]
+
+/** What is done to bars after the cut. */
+export const finishes = ['trimmed', 'bevelled', 'stamped', 'planed'] as const
+export type Finish = (typeof finishes)[number]
+
+/** Tests of a bar in use, each scored 1 to 5. */
+export const feelTests = [
+  'quickFoam',
+  'lastingFoam',
+  'skinAfter',
+  'keepsShape',
+  'scent',
+  'colour',
+  'rinseSpots',
+  'soiledCloth',
+  'glide',
+] as const
+export type FeelTest = (typeof feelTests)[number]
+
+/** What can be wrong with bars. */
+export const troubles = [
+  'orange-spots',
+  'ash',
+  'crystals',
+  'sweating',
+  'cracks',
+  'rings',
+  'soft',
+  'air',
+  'crumbled',
+  'specks',
+  'coloured-lather',
+  'scent-gone',
+  'oil-on-top',
+] as const
+export type Trouble = (typeof troubles)[number]

@@ -1,8 +1,25 @@
 import { z } from 'zod'
+import { barsSchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
 import { traits, uses } from './words'
+
+/** How long a kind of soap cures. */
+const cureRuleSchema = z.strictObject({
+  id: z.string().min(1).max(40),
+  label: z.string().trim().min(1, 'Give it a name.').max(60),
+  days: z.number().int({ error: 'Days are whole numbers.' }).min(1).max(1500),
+})
+
+/** Where bars dry, and how many find room there. */
+const placeSchema = z.strictObject({
+  id: idSchema,
+  name: z.string().trim().min(1, 'Give it a name.').max(60),
+  kind: z.enum(['plank', 'tray']),
+  bars: barsSchema,
+})
+export type Place = z.infer<typeof placeSchema>
 
 /** What holds for the whole workshop. */
 export const workshopSchema = z.strictObject({
@@ -59,8 +76,14 @@ export const workshopSchema = z.strictObject({
       humidity: z.number().min(0.1).max(0.95).default(0.55),
       /** Days between two turnings; 0 where nobody turns. */
       turnEvery: z.number().int().min(0).max(60).default(5),
+      /** Days of cure by kind, as this workshop does it; kinds that are not named keep their usual days. */
+      cures: z.array(cureRuleSchema).max(12).default([]),
+      /** Planks and trays of the room. */
+      places: z.array(placeSchema).max(40).default([]),
+      /** The thermometer and hygrometer of the room: none, the stand-in, or the name of a device that posts. */
+      sensor: z.string().trim().max(80).nullable().default(null),
     })
-    .default({ humidity: 0.55, turnEvery: 5 }),
+    .default({ humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null }),
   /** Jugs and cups the bench knows: what they hold and what they weigh empty. */
   vessels: z
     .array(
@@ -79,6 +102,8 @@ export type Workshop = z.infer<typeof workshopSchema>
 export interface WorkshopNow extends Workshop {
   now: string
   today: string
+  /** Humidity that bars dry in, 0–1: as logged of late, or as stated. */
+  humidity: number
 }
 
 export type StoredFormula = Stored<FormulaDocument>

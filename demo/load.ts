@@ -1,22 +1,25 @@
 import { rmSync } from 'node:fs'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
-import type { BatchEvent, ToldBatchEvent } from '#contracts/batch'
+import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { freeze } from '#core/formula/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvents, makeBatch } from '../server/db/batches'
 import { openDatabase, type Db } from '../server/db/connection'
-import { formulas, materials, moulds } from '../server/db/documents'
+import { formulas, goals, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { keepVersion } from '../server/db/versions'
+import { logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
+import { standInRoom } from '../server/devices/standInRoom'
 import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
+import { demoGoals } from './goals'
 import { kept, lifeOnRack } from './rack'
 import { runAtBench } from './runs'
 import { demoVersions } from './versions'
@@ -66,8 +69,8 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       instantOf(back(told.planned), 9),
     )
     const events: ToldBatchEvent[] = []
-    const happened = (event: BatchEvent, ago: number, hour: number) =>
-      events.push({ ...event, at: instantOf(back(ago), hour) })
+    const happened = (id: string, event: NewBatchEvent, ago: number, hour: number) =>
+      events.push({ ...kept(event, id), at: instantOf(back(ago), hour) })
     const { poured, left } = told
     if (poured !== undefined && told.bench) {
       const begun = instantOf(back(poured), 9)
@@ -75,25 +78,37 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       const device = idAt(back(poured), 8)
       startRun(db, { ...run, batchId: id, paper: false, device })
       addRunEvents(db, run.id, device, events, begun)
-      happened({ ...made, id: idAt(back(poured), 10) }, poured, 10)
+      happened(idAt(back(poured), 10), made, poured, 10)
       happened(
-        { id: idAt(back(poured), 12), kind: 'checked', day: back(poured), check: 'peek' },
+        idAt(back(poured), 12),
+        { kind: 'checked', day: back(poured), check: 'peek' },
         poured,
         12,
       )
     } else if (poured !== undefined)
-      happened({ id: idAt(back(poured), 10), kind: 'poured', day: back(poured) }, poured, 10)
+      happened(idAt(back(poured), 10), { kind: 'poured', day: back(poured) }, poured, 10)
     if (poured !== undefined) {
       const life = lifeOnRack(told, frozen, back(poured), today, number)
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
+    for (const [after, trouble, how, note] of told.troubles ?? [])
+      happened(
+        idAt(back(poured! - after), 12),
+        { kind: 'trouble', day: back(poured! - after), trouble, how, note },
+        poured! - after,
+        12,
+      )
+    for (const [ago, from, note] of told.remarks ?? [])
+      happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note, from }, ago, 12)
+    for (const [ago, note] of told.lessons ?? [])
+      happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note, lesson: true }, ago, 12)
     for (const [ago, note] of told.notes ?? [])
-      happened({ id: idAt(back(ago), 12), kind: 'noted', day: back(ago), note }, ago, 12)
+      happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note }, ago, 12)
     if (left)
       happened(
+        idAt(back(left.ago), 13),
         {
-          id: idAt(back(left.ago), 13),
           kind: 'left',
           day: back(left.ago),
           why: left.why,
@@ -103,6 +118,26 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         13,
       )
     addEvents(db, id, events)
+  }
+}
+
+/** Days of the room that the log goes back. */
+const roomDays = 90
+
+/** What the stand-in sensor would have logged, every three hours. */
+function loadRoom(db: Db, today: string): void {
+  for (let ago = roomDays; ago > 0; ago--)
+    for (let hour = 0; hour < 24; hour += 3) {
+      const day = addDays(today, -ago)
+      const at = instantOf(day, hour)
+      logRoom(db, { ...standInRoom(Date.parse(at)), at, by: 'sensor' }, day)
+    }
+}
+
+function loadGoals(db: Db, today: string, formulaIds: Map<string, string>): void {
+  for (const { what, ahead, formula, bars } of demoGoals) {
+    const goal = { what, on: addDays(today, ahead), formulaId: formulaIds.get(formula)!, bars }
+    goals.save(db, idAt(addDays(today, -5), 8), 0, goal, instantOf(addDays(today, -5), 8))
   }
 }
 
@@ -127,7 +162,9 @@ export function loadDemo(db: Db, now: Date): boolean {
     for (const mould of demoMoulds) moulds.save(db, idAt(start, 7), 0, mould, instantOf(start, 7))
     const formulaIds = loadFormulas(db, today)
     loadVersions(db, today, formulaIds)
+    loadRoom(db, today)
     loadBatches(db, today, formulaIds)
+    loadGoals(db, today, formulaIds)
   })()
   return true
 }

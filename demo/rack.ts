@@ -1,11 +1,11 @@
-import type { BatchEvent, NewBatchEvent } from '#contracts/batch'
+import { batchEventSchema, type BatchEvent, type NewBatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import { dryingPrior } from '#core/rack/drying'
 import { leftAfter } from '#core/rack/dryingModel'
 import { chance } from '#core/risk/chance'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'
-import { demoWorkshop } from './workshop'
+import { demoPlaces, demoWorkshop } from './workshop'
 
 /** Days after the pour on which Jo weighs the three marked bars. */
 const weighDays = (cut: number) => [
@@ -89,6 +89,14 @@ export function lifeOnRack(
   if (told.trusted) tell(2, { kind: 'trusted' })
   const until = Math.min(lastDay, frozen.result.batter ? 60 : 0)
   for (let after = cutDay + 5; after <= until - late; after += 5) tell(after, { kind: 'turned' })
+  for (const [after, step, grams] of told.finished ?? [])
+    tell(after, { kind: 'finished', step, grams: grams ?? null })
+  for (const [after, scores, note] of told.felt ?? []) tell(after, { kind: 'felt', scores, note })
+  if (told.places)
+    tell(cutDay, {
+      kind: 'placed',
+      spread: told.places.map(([place, bars]) => ({ place: demoPlaces[place - 1]!.id, bars })),
+    })
   for (const [ago, bars, how, to] of told.out ?? [])
     tell(told.poured - ago, { kind: 'out', bars, how, to })
   return events.sort((a, b) => a.day.localeCompare(b.day))
@@ -96,4 +104,4 @@ export function lifeOnRack(
 
 /** An event with its id, as it is kept. */
 export const kept = (event: NewBatchEvent, id: string): BatchEvent =>
-  ({ ...event, id }) as BatchEvent
+  batchEventSchema.parse({ ...event, id })

@@ -1,4 +1,20 @@
-import type { Workshop } from '#contracts/workshop'
+import type { Place, Workshop } from '#contracts/workshop'
+
+/** Where bars dry in the shed, under the roof and by the north wall. */
+export const demoPlaces: Place[] = [
+  ['Roof beam, north', 'plank', 90],
+  ['Roof beam, south', 'plank', 90],
+  ['Wall rack, top', 'plank', 60],
+  ['Wall rack, middle', 'plank', 60],
+  ['Wall rack, low', 'plank', 60],
+  ['Wire tray A', 'tray', 40],
+  ['Wire tray B', 'tray', 40],
+].map(([name, kind, bars], nth) => ({
+  id: `0192d3f0-0000-7000-8000-00000000000${nth + 1}`,
+  name,
+  kind,
+  bars,
+})) as Place[]
 
 /** The Slate Shed's own settings; prices in pence for a kilogram, as they last paid. */
 export const demoWorkshop: Workshop = {
@@ -27,7 +43,13 @@ export const demoWorkshop: Workshop = {
   lyeRisk: 0.001,
   leastFattyMatter: null,
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
-  rack: { humidity: 0.58, turnEvery: 5 },
+  rack: {
+    humidity: 0.58,
+    turnEvery: 5,
+    cures: [{ id: 'most', label: 'Most bars', days: 42 }],
+    places: demoPlaces,
+    sensor: 'stand-in',
+  },
   vessels: [
     { name: 'Blue lye cup', millilitres: 700, grams: 38 },
     { name: 'Big steel jug', millilitres: 3000, grams: 642 },

@@ -1,8 +1,28 @@
-import type { BatchSummary } from '#contracts/batch'
+import type { BatchSummary, NewBatchEvent } from '#contracts/batch'
 
 /** What a maker can write down about a batch in a dialog. */
 export type BatchQuestion =
-  'poured' | 'cut' | 'gelled' | 'strip' | 'zapped' | 'trusted' | 'released' | 'out' | 'left'
+  | 'poured'
+  | 'peek'
+  | 'tried'
+  | 'cut'
+  | 'finished'
+  | 'placed'
+  | 'gelled'
+  | 'strip'
+  | 'zapped'
+  | 'trusted'
+  | 'released'
+  | 'felt'
+  | 'trouble'
+  | 'corrected'
+  | 'noted'
+  | 'out'
+  | 'left'
+
+type Undated<Event> = Event extends { day: string } ? Omit<Event, 'day'> : never
+/** What the fields of a question come to, before the day is known; null while something is missing. */
+export type BatchAnswer = Undated<NewBatchEvent> | null
 
 /** The one dialog that writes down what happened to a batch; null while it is closed. */
 export const useBatchDialog = () =>

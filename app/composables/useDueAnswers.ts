@@ -10,12 +10,13 @@ export function useDueAnswers() {
 
   async function answer(kind: Due['kind'], all: BatchSummary[]) {
     if (kind === 'weigh') weighing.value = all
-    else if (kind === 'cut' || kind === 'strip') asked.value = { batch: all[0]!, asks: kind }
-    else if (kind === 'peek' || kind === 'unwrap')
+    else if (kind === 'cut' || kind === 'strip' || kind === 'peek')
+      asked.value = { batch: all[0]!, asks: kind }
+    else if (kind === 'unwrap')
       await batches.tell(
         all[0]!.id,
         { kind: 'checked', day: today.value, check: kind },
-        kind === 'peek' ? 'Looked at.' : 'Unwrapped.',
+        'Unwrapped.',
       )
     else if (kind === 'turn')
       for (const { id, name, number } of all)
@@ -26,7 +27,7 @@ export function useDueAnswers() {
 
 /** The word on the button; what has none is done elsewhere. */
 export const dueAnswers: Partial<Record<Due['kind'], string>> = {
-  peek: 'Done',
+  peek: 'Look',
   unwrap: 'Done',
   cut: 'Cut',
   strip: 'Test',

@@ -17,10 +17,12 @@ export const useWorkshop = defineStore('workshop', () => {
     lyeRisk: 0.001,
     leastFattyMatter: null,
     bench: {},
-    rack: { humidity: 0.55, turnEvery: 5 },
+    rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null },
     vessels: [],
   })
   const today = ref('')
+  /** Humidity that bars dry in, 0–1. */
+  const humidity = ref(0.55)
   const ready = ref(false)
   const problem = ref('')
   const dialogOpen = ref(false)
@@ -38,10 +40,11 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The workshop's time, ms. */
   const clock = () => Date.now() + behind
 
-  function take({ now, today: day, ...workshop }: WorkshopNow) {
+  function take({ now, today: day, humidity: damp, ...workshop }: WorkshopNow) {
     behind = Date.parse(now) - Date.now()
     settings.value = workshop
     today.value = day
+    humidity.value = damp
     problem.value = ''
     ready.value = true
   }
@@ -66,5 +69,5 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The day of an instant (ISO, UTC) by the workshop's clock. */
   const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
 
-  return { settings, today, clock, dayOf, ready, problem, dialogOpen, say, load, save }
+  return { settings, today, humidity, clock, dayOf, ready, problem, dialogOpen, say, load, save }
 })

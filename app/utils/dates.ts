@@ -1,3 +1,5 @@
+import { TZDate } from '@date-fns/tz'
+
 /** A day for people: weekday, day and month, the year only when it is not this one. */
 export function dayText(
   day: string,
@@ -23,4 +25,11 @@ export function distanceText(days: number): string {
   if (days === 1) return 'tomorrow'
   if (days === -1) return 'yesterday'
   return days > 0 ? `in ${days} days` : `${-days} days ago`
+}
+
+/** The instant (ISO, UTC) of a time of day, as 14:30, in a time zone. */
+export function instantAt(day: string, time: string, timeZone: string): string {
+  const [year, month, date] = day.split('-').map(Number)
+  const [hour, minute] = time.split(':').map(Number)
+  return new Date(+new TZDate(year!, month! - 1, date!, hour!, minute!, timeZone)).toISOString()
 }

@@ -1,5 +1,15 @@
 import type { BatchSummary, DryingFacts, NewBatchEvent } from '#contracts/batch'
-import type { Gel, Out, RejectReason } from '#contracts/rackWords'
+import type {
+  FeelTest,
+  Finish,
+  Gel,
+  Out,
+  PeekFind,
+  RejectReason,
+  Touch,
+} from '#contracts/rackWords'
+import { feelKinds } from '#core/rack/feel'
+import { troubleKinds } from '#core/rack/troubles/kinds'
 import type { Due } from '#core/rack/due'
 import type { Speaker } from '#core/units/say'
 import { daysBetween } from '#core/units/days'
@@ -25,6 +35,33 @@ export const outWords: Record<Out, string> = {
   binned: 'binned',
   sample: 'kept as samples',
 }
+export const peekWords: Record<PeekFind, string> = {
+  fine: 'even, quiet',
+  ring: 'darker in the middle',
+  hot: 'cracked, domed or rising',
+  wet: 'oil or liquid on top',
+}
+export const touchWords: Record<Touch, string> = {
+  soft: 'soft, takes a finger’s mark',
+  sticky: 'firm, but the sides stick',
+  firm: 'firm, like cold cheese',
+  hard: 'hard',
+}
+export const finishWords: Record<Finish, string> = {
+  trimmed: 'Trimmed',
+  bevelled: 'Bevelled',
+  stamped: 'Stamped',
+  planed: 'Planed',
+}
+/** How bad a trouble is. */
+export const howBad = ['', 'hardly seen', 'plain', 'bad'] as const
+export const lyeNames: Record<string, string> = {
+  naoh: 'sodium hydroxide',
+  koh: 'potassium hydroxide',
+  water: 'water',
+  scent: 'scent',
+}
+
 /** What is due, as something to do. */
 export const dueWords: Record<Due['kind'], string> = {
   pour: 'Pour',
@@ -70,9 +107,35 @@ export function happenedText(event: NewBatchEvent, say: Speaker): string {
     case 'poured':
       return event.laundry ? 'Poured, kept for laundry' : 'Poured'
     case 'checked':
-      return event.check === 'peek' ? 'Looked under the cover' : 'Unwrapped'
+      return event.check === 'peek'
+        ? `Looked under the cover${event.found ? `: ${peekWords[event.found]}` : ''}`
+        : 'Unwrapped'
+    case 'tried':
+      return `Tried: ${touchWords[event.touch]}${event.frozen ? ', into the freezer' : ''}`
     case 'gelled':
-      return `Gel: ${gelWords[event.gel]}`
+      return `Gel: ${gelWords[event.gel]}${event.hours ? `, seen after ${event.hours} h` : ''}`
+    case 'finished':
+      return `${finishWords[event.step]}${event.grams ? `, ${say.mass(event.grams)} off a bar` : ''}`
+    case 'placed':
+      return `Placed: ${event.spread.map(({ bars: count }) => bars(count)).join(', ')}`
+    case 'pictured':
+      return event.note || 'Photographed'
+    case 'felt':
+      return [
+        `Tried in use: ${Object.entries(event.scores)
+          .map(([test, score]) => `${feelKinds[test as FeelTest].says.toLowerCase()} ${score}`)
+          .join(', ')} of 5`,
+        ...(event.note ? [event.note] : []),
+      ].join('. ')
+    case 'trouble':
+      return `${troubleKinds[event.trouble].says}, ${howBad[event.how]}${event.note ? `: ${event.note}` : ''}`
+    case 'corrected':
+      return `Really went in: ${event.differences
+        .map(
+          ({ what, grams }) =>
+            `${grams > 0 ? '+' : '−'}${say.mass(Math.abs(grams))} ${lyeNames[what] ?? what.replaceAll('-', ' ')}`,
+        )
+        .join(', ')}${event.note ? `. ${event.note}` : ''}`
     case 'cut': {
       const rejects = event.rejects ?? []
       return [
@@ -98,7 +161,8 @@ export function happenedText(event: NewBatchEvent, say: Speaker): string {
     case 'left':
       return `${event.why === 'spoiled' ? 'Thrown away' : 'All gone'}${event.note ? `: ${event.note}` : ''}`
     case 'noted':
-      return event.note
+      if (event.from) return `${event.from}: ${event.note}`
+      return event.lesson ? `Lesson: ${event.note}` : event.note
     case 'undone':
       return ''
   }

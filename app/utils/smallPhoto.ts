@@ -13,3 +13,10 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
     canvas.toBlob((blob) => (blob ? done(blob) : fail(new Error('no picture'))), 'image/jpeg', 0.8),
   )
 }
+
+/** Keeps a picture with a batch and gives its id. Throws an ApiError, or what `smallPhoto` throws. */
+export async function sendPhoto(batchId: string, file: Blob): Promise<string> {
+  const id = newId()
+  await api.file(`/api/batches/${batchId}/photos/${id}`, await smallPhoto(file))
+  return id
+}

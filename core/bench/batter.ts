@@ -145,3 +145,9 @@ export function celsiusAtCombine(state: RunState, vessel: VesselKind): number | 
   const before = state.readings[vessel].filter(({ minutes }) => minutes <= done)
   return before.at(-1)?.celsius ?? null
 }
+
+/** The furthest stage that any pot had reached when it was poured; null where nobody marked. */
+export function stageAtPour(state: Pick<RunState, 'marks'>): BatterStage | null {
+  const furthest = state.marks.reduce((most, { stage }) => Math.max(most, stageRank(stage)), -1)
+  return stages[furthest]?.id ?? null
+}

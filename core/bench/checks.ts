@@ -1,7 +1,11 @@
 import type { Check } from '#contracts/batch'
+import type { BatterStage } from '#contracts/benchWords'
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult } from '#contracts/result'
+import type { Library } from '../materials/library'
 import { traitsOf } from '../character/traits'
 import { afterPour, gelForecast, type AfterPour, type GelForecast } from '../heat/gel'
-import { celsiusAtCombine } from './batter'
+import { celsiusAtCombine, stageAtPour } from './batter'
 import type { PlanContext } from './context'
 import { mixingC } from './workingTime'
 import type { RunState } from './run'
@@ -30,13 +34,25 @@ export function afterPlan(ctx: PlanContext, state: RunState, pouredAt: string): 
       oilsC: celsiusAtCombine(state, 'oils') ?? method.oilsC,
     },
   }
-  const forecast = gelForecast(
-    document,
-    onScale.result,
-    mixingC(measured, onScale.result) + beforePour,
-  )
-  const firm = traitsOf(onScale.result, library).firmAtCut
-  const after = afterPour(document, onScale.result, forecast, firm)
+  return afterPlanOf(measured, onScale.result, library, pouredAt, stageAtPour(state))
+}
+
+/**
+ * The same for a batch that was made without the bench, from what its formula says.
+ * @param pouredAt instant of the pour
+ * @param stage of the batter when it was poured; null where nobody marked
+ */
+export function afterPlanOf(
+  document: FormulaDocument,
+  result: FormulaResult,
+  library: Library,
+  pouredAt: string,
+  stage: BatterStage | null = null,
+): AfterPlan {
+  const mixC = mixingC(document, result)
+  const forecast = gelForecast(document, result, mixC + beforePour)
+  const firm = traitsOf(result, library).firmAtCut
+  const after = afterPour(document, result, forecast, { firm, mixC, stage })
   const at = (hours: number) => new Date(Date.parse(pouredAt) + hours * 3_600_000).toISOString()
   const moment = (kind: Check['kind'], hours: number | null, to = hours): Check[] =>
     hours === null || to === null ? [] : [{ kind, from: at(hours), to: at(to) }]

@@ -3,6 +3,7 @@ import type { Frozen } from '#contracts/result'
 import type { Run, RunEvent } from '#contracts/run'
 import { speaker } from '../units/say'
 import { asWeighed } from './asWeighed'
+import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
 import { contextOf, planFor } from './plan'
 import { runOf, wateredIn, weightsOf } from './run'
@@ -22,6 +23,8 @@ export function pouredBy(
   if (!state.finished) return null
   const pour = state.order.findLast((id) => id.startsWith('pour'))
   const minutes = state.steps.get(pour ?? '')?.doneAt ?? state.finished.minutes
+  const combine = state.order.find((id) => id.startsWith('combine'))
+  const combined = state.steps.get(combine ?? '')?.doneAt ?? undefined
   const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
   return {
     kind: 'poured',
@@ -29,5 +32,13 @@ export function pouredBy(
     made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
     ...(state.laundry ? { laundry: true } : {}),
     checks: afterPlan(ctx, state, pouredAt).checks,
+    pouredAt,
+    bench: {
+      lyeC: celsiusAtCombine(state, 'lye'),
+      oilsC: celsiusAtCombine(state, 'oils'),
+      stage: stageAtPour(state),
+      minutes: combined === undefined ? null : Number((minutes - combined).toFixed(1)),
+      blenderSeconds: Math.round(Object.values(state.blended).reduce((a, b) => a + b, 0)),
+    },
   }
 }

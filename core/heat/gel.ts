@@ -1,3 +1,4 @@
+import type { BatterStage } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { mouldsOf } from '../mould/fillings'
@@ -82,13 +83,13 @@ const clamp = (value: number, low: number, high: number) => Math.min(high, Math.
 /**
  * When to look, unwrap and unmould. The window is a rule of the craft: a day for a plain formula at 2.2 : 1, sooner with
  * little water, coconut or salt, later with much water, citric acid, or where gel is kept away.
- * @param firm the trait "firm at cut", 0–100
+ * @param batter the trait "firm at cut", 0–100, °C when lye and oils met, and the stage at the pour where it was marked
  */
 export function afterPour(
   document: FormulaDocument,
   result: FormulaResult,
   forecast: GelForecast,
-  firm: number,
+  { firm, mixC, stage }: { firm: number; mixC: number; stage: BatterStage | null },
 ): AfterPour {
   const factors: [says: string, times: number][] = []
   const add = (says: string, times: number) => {
@@ -103,7 +104,13 @@ export function afterPour(
   if (share((id) => id.startsWith('citric')) > 0) add('citric acid', 2)
   if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
-  const { gel } = document.method
+  const { gel, pattern } = document.method
+  add(mixC > 35 ? 'mixed warm' : 'mixed cool', clamp(1 - (mixC - 35) / 100, 0.8, 1.25))
+  const thin = stage === 'cloudy' || stage === 'emulsion' || stage === 'light'
+  if (thin) add('poured thin', 1.25)
+  if (stage === 'thick' || stage === 'too-far') add('poured thick', 0.85)
+  // The oil or colour that is drawn over the top sets last, and tears under the knife.
+  if (pattern === 'drizzle') add('drizzled top', 1.15)
   if (forecast.verdict === 'gels') add('gel', 0.7)
   if (gel === 'prevent') add('kept cool', 1.5)
   const hours = clamp(

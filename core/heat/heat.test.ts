@@ -1,3 +1,4 @@
+import type { BatterStage } from '#contracts/benchWords'
 import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
@@ -169,7 +170,11 @@ describe('the two vessels', () => {
 })
 
 describe('gel and what comes after the pour', () => {
-  const of = (changes: object, method: object = {}) => {
+  const of = (
+    changes: object,
+    method: object = {},
+    how: { mixC?: number; stage?: BatterStage } = {},
+  ) => {
     const blank = blankFormula('Loaf')
     const document = {
       ...blank,
@@ -182,7 +187,15 @@ describe('gel and what comes after the pour', () => {
     }
     const result = computeFormula(document, library)
     const forecast = gelForecast(document, result, 35)
-    return { forecast, after: afterPour(document, result, forecast, 45) }
+    return {
+      forecast,
+      after: afterPour(document, result, forecast, {
+        firm: 45,
+        mixC: 35,
+        stage: null,
+        ...how,
+      }),
+    }
   }
 
   it('onset falls with water: 80 at 1 : 1, 72 at 2 : 1, 64 at 3 : 1', () => {
@@ -209,5 +222,15 @@ describe('gel and what comes after the pour', () => {
     expect(dry.to).toBeLessThan(plain.to)
     expect(citric.unmould.from).toBeGreaterThan(plain.from * 1.9)
     expect(citric.because).toContain('citric acid')
+  })
+
+  it('the window goes with how warm it was mixed, how thick it was poured and what was drawn on top', () => {
+    const { from } = of({}).after.unmould
+    const warm = of({}, {}, { mixC: 50 }).after
+    expect(warm.unmould.from).toBeLessThan(from)
+    expect(warm.because).toContain('mixed warm')
+    expect(of({}, {}, { stage: 'light' }).after.unmould.from).toBeGreaterThan(from)
+    expect(of({}, {}, { stage: 'thick' }).after.unmould.from).toBeLessThan(from)
+    expect(of({}, { pattern: 'drizzle' }).after.unmould.from).toBeGreaterThan(from)
   })
 })

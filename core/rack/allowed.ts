@@ -26,10 +26,11 @@ export function whyNot(
     return null
   }
   if (event.day > today) return 'That day has not come yet.'
-  if (pouredOn && event.kind !== 'noted' && event.day < pouredOn)
+  if (pouredOn && event.kind !== 'noted' && event.kind !== 'pictured' && event.day < pouredOn)
     return 'That was before it was poured.'
   switch (event.kind) {
     case 'noted':
+    case 'pictured':
       return null
     case 'poured':
       return pouredOn ? 'This batch is poured already.' : null
@@ -57,11 +58,24 @@ export function whyNot(
         return there > 0 ? `Only ${there} bars are left.` : 'No bar of it is left.'
       return toOthers.has(event.how) ? blocked(usable.state) : null
     }
+    case 'tried':
+      if (!pouredOn) return notPoured
+      return cutOn ? 'This batch is cut already.' : null
     case 'checked':
     case 'gelled':
     case 'strip':
+    case 'trouble':
+    case 'corrected':
       return pouredOn ? null : notPoured
+    case 'placed': {
+      if (!pouredOn) return notPoured
+      const placed = event.spread.reduce((sum, { bars }) => sum + bars, 0)
+      const there = Math.max(0, facts.bars - facts.out)
+      return placed > there ? `Only ${there} bars are there to be placed.` : null
+    }
     case 'weighed':
+    case 'finished':
+    case 'felt':
     case 'turned':
       return cutOn ? null : 'This batch is not cut yet.'
   }

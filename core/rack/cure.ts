@@ -33,6 +33,24 @@ export type CureRule = (typeof cureRules)[number]
 export const cureRule = (id: string): CureRule | undefined =>
   cureRules.find((rule) => rule.id === id)
 
+/** Days of cure for a kind of soap. */
+export interface CureDays {
+  id: string
+  label: string
+  days: number
+  because?: string
+}
+
+/** The rules of a workshop: the usual ones with its own days, and its own kinds after them. */
+export function cureRulesOf(own: readonly CureDays[]): CureDays[] {
+  const byId = new Map(own.map((rule) => [rule.id, rule]))
+  const usual = cureRules.map((rule) => {
+    const own = byId.get(rule.id)
+    return own && own.days !== rule.days ? { ...own, because: 'As this workshop does it.' } : rule
+  })
+  return [...usual, ...own.filter(({ id }) => !cureRule(id))]
+}
+
 /** The rule that fits a formula's kind. */
 export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
   const share = (fits: (id: string) => boolean) =>

@@ -26,19 +26,26 @@ const sureWithin = 4
 
 /** What the pour says of looking, unwrapping and unmoulding, less what has been done. */
 function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) => Day): Due[] {
-  const due = batch.facts.checks.map(({ kind, from, to }): Due => {
+  const again = batch.facts.tryAgainAt
+  const due = batch.facts.checks.map(({ kind, from: opens, to }): Due => {
+    const from = kind === 'unmould' && again && again > opens ? again : opens
     return {
       batchId: batch.id,
       kind: kind === 'unmould' ? 'cut' : kind,
       on: dayOf(from),
-      between: { from, to },
+      between: from <= to ? { from, to } : { from, to: from },
     }
   })
   return due.some(({ kind }) => kind === 'cut')
     ? due
     : [
         ...due,
-        { batchId: batch.id, kind: 'cut', on: addDays(pouredOn, unmouldAfter), between: null },
+        {
+          batchId: batch.id,
+          kind: 'cut',
+          on: again ? dayOf(again) : addDays(pouredOn, unmouldAfter),
+          between: again ? { from: again, to: again } : null,
+        },
       ]
 }
 

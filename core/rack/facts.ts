@@ -1,45 +1,82 @@
-import type { BatchFacts, BatchEvent, ToldBatchEvent } from '#contracts/batch'
+import type { BatchEvent, BatchFacts, Check, Made, ToldBatchEvent } from '#contracts/batch'
+import type { Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
+import { afterPlanOf } from '../bench/checks'
+import { libraryOf } from '../formula/freeze'
 import { chance } from '../risk/chance'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
 import { standingEvents } from './standing'
 import { usableOf } from './usable'
+import { correctedMade, madeAsPlanned } from './wrong'
 
 /** The batch as the drying of its bars sees it. */
 export interface DryingBatch {
   bars: number
-  frozen: Pick<Frozen, 'result'>
+  frozen: Frozen
   events: readonly BatchEvent[]
 }
 
-/** Weigh-ins of marked bars since the pour, in order of days. */
+/** What takes soap off a bar; a stamp does not. */
+const shaves = new Set(['trimmed', 'bevelled', 'planed'])
+
+/**
+ * Weigh-ins of marked bars since the pour, in order of days, as the bars are now: what was planed off since is taken off the
+ * earlier ones too. Where nobody weighed the shavings, what was weighed before them says nothing any more.
+ */
 export function weighInsOf(events: readonly BatchEvent[], pouredOn: Day): WeighIn[] {
-  return standingEvents(events)
-    .flatMap((event) =>
-      event.kind === 'weighed'
-        ? event.bars.map(({ bar, grams }) => ({
-            day: daysBetween(pouredOn, event.day),
-            bar,
-            grams,
-          }))
-        : [],
-    )
+  const standing = standingEvents(events)
+  const shaved = standing.flatMap((event, place) =>
+    event.kind === 'finished' && shaves.has(event.step) ? [{ ...event, place }] : [],
+  )
+  return standing
+    .flatMap((event, place) => {
+      if (event.kind !== 'weighed') return []
+      const since = shaved.filter(
+        (one) => one.day > event.day || (one.day === event.day && one.place > place),
+      )
+      if (since.some(({ grams }) => grams === null)) return []
+      const off = since.reduce((sum, { grams }) => sum + grams!, 0)
+      return event.bars.map(({ bar, grams }) => ({
+        day: daysBetween(pouredOn, event.day),
+        bar,
+        grams: grams - off,
+      }))
+    })
     .sort((a, b) => a.day - b.day)
+}
+
+/** What the batch is by the weights: as poured, or as corrected since. Undefined where nobody weighed. */
+export function madeOf(
+  frozen: Frozen,
+  events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
+): Made | undefined {
+  const poured = events.findLast((event) => event.kind === 'poured')
+  const differences = events.flatMap((event) =>
+    event.kind === 'corrected' ? event.differences : [],
+  )
+  return differences.length
+    ? correctedMade(frozen, poured?.made ?? madeAsPlanned(frozen), differences)
+    : poured?.made
 }
 
 /**
  * How the bars of a batch dry, by what went in, how it was cut and what was weighed; null before the pour.
  * @param humidity of the drying room, 0–1
  */
-export function dryingOf(batch: DryingBatch, humidity: number): Drying | null {
+export function dryingOf(
+  batch: DryingBatch,
+  humidity: number,
+  weighIns?: readonly WeighIn[],
+): Drying | null {
   const events = standingEvents(batch.events)
   const poured = events.findLast((event) => event.kind === 'poured')
   if (!poured) return null
   const cut = events.findLast((event) => event.kind === 'cut')
   const { result } = batch.frozen
-  const batter = poured.made?.batter ?? result.batter
-  const water = poured.made?.water ?? result.water.content
+  const made = madeOf(batch.frozen, events)
+  const batter = made?.batter ?? result.batter
+  const water = made?.water ?? result.water.content
   const grams = cut?.grams ?? batter / Math.max(1, cut?.bars ?? batch.bars)
   const prior = dryingPrior(
     batter > 0 ? water / batter : 0,
@@ -47,7 +84,48 @@ export function dryingOf(batch: DryingBatch, humidity: number): Drying | null {
     humidity,
     cut?.sidesMm ?? undefined,
   )
-  return fitDrying(prior, weighInsOf(batch.events, poured.day))
+  return fitDrying(prior, weighIns ?? weighInsOf(batch.events, poured.day))
+}
+
+/** Days at the scale after which a prediction is kept, to be held against what came. */
+const foretoldAfter = 3
+
+/** What the first weigh-ins foretold; null until there are more of them. */
+function foretoldOf(batch: DryingBatch, pouredOn: Day, humidity: number): BatchFacts['foretold'] {
+  const all = weighInsOf(batch.events, pouredOn)
+  const days = [...new Set(all.map(({ day }) => day))]
+  const last = days[foretoldAfter - 1]
+  if (last === undefined || days.length <= foretoldAfter) return null
+  const then = dryingOf(
+    batch,
+    humidity,
+    all.filter(({ day }) => day <= last),
+  )!
+  const { dry, gramsDry } = dryingForecast(then, chance(1))
+  return {
+    on: addDays(pouredOn, last),
+    dryOn: addDays(pouredOn, dry.at),
+    from: addDays(pouredOn, dry.from),
+    to: addDays(pouredOn, dry.to),
+    grams: gramsDry,
+  }
+}
+
+/** Checks after the pour that are still open: from the bench, or from the formula where only the time of the pour is known. */
+function checksOf(
+  frozen: Frozen,
+  events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
+): Check[] {
+  const poured = events.findLast((event) => event.kind === 'poured')
+  const cut = events.some((event) => event.kind === 'cut')
+  if (!poured || cut) return []
+  const looked = new Set(events.flatMap((event) => (event.kind === 'checked' ? [event.check] : [])))
+  const all =
+    poured.checks ??
+    (poured.pouredAt
+      ? afterPlanOf(frozen.document, frozen.result, libraryOf(frozen), poured.pouredAt).checks
+      : [])
+  return all.filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
 /** What the events of a batch come to. */
@@ -61,10 +139,6 @@ export function factsOf(
   const poured = last('poured')
   const cut = last('cut')
   const left = last('left')
-  const looked = new Set(events.flatMap((event) => (event.kind === 'checked' ? [event.check] : [])))
-  const checks = (poured?.checks ?? []).filter(({ kind }) =>
-    kind === 'unmould' ? !cut : !looked.has(kind) && !cut,
-  )
   const drying = dryingOf(batch, humidity)
   const forecast = drying && dryingForecast(drying, chance(1))
   const weighed = new Map(
@@ -81,9 +155,10 @@ export function factsOf(
     spoiled: left?.why === 'spoiled',
     bars: cut?.bars ?? batch.bars,
     out: events.reduce((sum, event) => sum + (event.kind === 'out' ? event.bars : 0), 0),
-    checks,
+    checks: checksOf(batch.frozen, events),
+    tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     laundry: poured?.laundry ?? false,
-    usable: usableOf(events, poured?.made),
+    usable: usableOf(events, madeOf(batch.frozen, events)),
     releasedOn: last('released')?.day ?? null,
     turnedOn: last('turned')?.day ?? null,
     weighedOn: last('weighed')?.day ?? null,
@@ -102,5 +177,16 @@ export function factsOf(
             bars: drying.bars,
           }
         : null,
+    foretold: poured ? foretoldOf(batch, poured.day, humidity) : null,
+    spread: last('placed')?.spread ?? [],
+    troubles: worstTroubles(events),
   }
+}
+
+function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {
+  const worst = new Map<Trouble, number>()
+  for (const event of events)
+    if (event.kind === 'trouble')
+      worst.set(event.trouble, Math.max(worst.get(event.trouble) ?? 0, event.how))
+  return [...worst].map(([trouble, how]) => ({ trouble, how }))
 }

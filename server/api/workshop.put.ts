@@ -1,12 +1,13 @@
-import { workshopSchema, type WorkshopNow } from '#contracts/workshop'
-import { dayIn } from '#core/units/days'
+import { workshopSchema } from '#contracts/workshop'
 import { refreshFacts } from '../db/batches'
-import { getWorkshop, saveWorkshop } from '../db/workshop'
+import { roomHumidity } from '../db/room'
+import { saveWorkshop } from '../db/workshop'
 
-export default route(workshopSchema, ({ db, now, body }): WorkshopNow => {
-  const before = getWorkshop(db).rack.humidity
+export default route(workshopSchema, ({ db, now, body }) => {
+  const before = roomHumidity(db)
   saveWorkshop(db, body)
+  logSensor(db)
   // Drying goes by the room: what is foretold of every bar moves with it.
-  if (body.rack.humidity !== before) refreshFacts(db, 'here')
-  return { ...body, now, today: dayIn(body.timeZone, new Date(now)) }
+  if (roomHumidity(db) !== before) refreshFacts(db, 'here')
+  return workshopNow(db, now)
 })

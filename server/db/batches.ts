@@ -1,19 +1,23 @@
-import type {
-  Batch,
-  BatchEvent,
-  BatchFacts,
-  BatchSummary,
-  Cure,
-  ToldBatchEvent,
+import {
+  batchEventSchema,
+  type Batch,
+  type BatchEvent,
+  type BatchFacts,
+  type BatchSummary,
+  type Cure,
+  type PastPrediction,
+  type ToldBatchEvent,
 } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import { factsOf } from '#core/rack/facts'
+import type { Felt } from '#core/rack/feel'
 import { standingOf } from '#core/rack/standing'
+import { daysBetween } from '#core/units/days'
 import type { Db } from './connection'
-import { getWorkshop } from './workshop'
+import { roomHumidity } from './room'
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
-const madeBy = 1
+const madeBy = 2
 
 interface Row {
   id: string
@@ -45,13 +49,14 @@ const summary = (row: Row): BatchSummary => ({
   facts: JSON.parse(row.facts) as BatchFacts,
 })
 
+/** Events are parsed on the way out too, so that one written before a key existed gets its usual value. */
 const eventsOf = (db: Db, batchId: string): ToldBatchEvent[] =>
   db
     .prepare<[string], { payload: string; at: string }>(
       'SELECT payload, at FROM batch_events WHERE batch_id = ? ORDER BY at, rowid',
     )
     .all(batchId)
-    .map(({ payload, at }) => ({ ...(JSON.parse(payload) as BatchEvent), at }))
+    .map(({ payload, at }) => ({ ...batchEventSchema.parse(JSON.parse(payload)), at }))
 
 /** Works out what the events of a batch come to and keeps it. */
 function keepFacts(db: Db, id: string, humidity: number): void {
@@ -87,7 +92,7 @@ export function refreshFacts(db: Db, which: 'stale' | 'here' = 'stale'): void {
     )
     .pluck()
     .all(madeBy)
-  const { humidity } = getWorkshop(db).rack
+  const humidity = roomHumidity(db)
   db.transaction(() => {
     for (const id of ids) keepFacts(db, id, humidity)
   })()
@@ -166,7 +171,7 @@ export function makeBatch(db: Db, batch: BatchToMake, now: string): Batch {
         JSON.stringify(batch.frozen),
         JSON.stringify(batch.face),
       )
-      keepFacts(db, batch.id, getWorkshop(db).rack.humidity)
+      keepFacts(db, batch.id, roomHumidity(db))
       return getBatch(db, batch.id)!
     })
     .immediate()
@@ -181,9 +186,58 @@ export function addEvents(db: Db, batchId: string, events: readonly ToldBatchEve
     )
     for (const { at, ...event } of events)
       insert.run(event.id, batchId, event.kind, JSON.stringify(event), at)
-    keepFacts(db, batchId, getWorkshop(db).rack.humidity)
+    keepFacts(db, batchId, roomHumidity(db))
   }).immediate()
 }
 
 export const addEvent = (db: Db, batchId: string, event: BatchEvent, now: string): void =>
   addEvents(db, batchId, [{ ...event, at: now }])
+
+/** An event that was not taken back, in SQL: `batch_events` as e. */
+const holds = `NOT EXISTS (SELECT 1 FROM batch_events AS back WHERE back.kind = 'undone' AND back.batch_id = e.batch_id
+  AND json_extract(back.payload, '$.event') = e.id)`
+
+/** Bars by formula that were sold, given or used from a day on. */
+export const goneSince = (db: Db, day: string): Record<string, number> =>
+  Object.fromEntries(
+    db
+      .prepare<[string], [string, number]>(
+        `SELECT formula_id, sum(json_extract(e.payload, '$.bars')) FROM batch_events AS e
+         JOIN batches ON batches.id = e.batch_id
+         WHERE e.kind = 'out' AND json_extract(e.payload, '$.day') >= ?
+           AND json_extract(e.payload, '$.how') IN ('sold', 'given', 'used') AND ${holds}
+         GROUP BY formula_id`,
+      )
+      .raw()
+      .all(day),
+  )
+
+/** How bars of a formula felt in use, by days since the pour. */
+export const feltOfFormula = (db: Db, formulaId: string): Felt[] =>
+  db
+    .prepare<[string], { payload: string; pouredOn: string }>(
+      `SELECT e.payload, json_extract(facts, '$.pouredOn') AS pouredOn FROM batches
+       JOIN batch_facts ON batch_facts.batch_id = batches.id
+       JOIN batch_events AS e ON e.batch_id = batches.id AND e.kind = 'felt'
+       WHERE formula_id = ? AND pouredOn IS NOT NULL AND ${holds}`,
+    )
+    .all(formulaId)
+    .map(({ payload, pouredOn }) => {
+      const { day, scores } = JSON.parse(payload) as Extract<BatchEvent, { kind: 'felt' }>
+      return { day: daysBetween(pouredOn, day), scores }
+    })
+
+/** What was foretold of bars and what came, newest first, of batches whose bars were weighed until they were dry. */
+export const foretoldAndCame = (db: Db, most: number): PastPrediction[] =>
+  db
+    .prepare<[number], { id: string; number: number; name: string; facts: string }>(
+      `SELECT id, number, name, facts FROM ${joined}
+       WHERE json_extract(facts, '$.foretold') IS NOT NULL
+         AND json_extract(facts, '$.weighedOn') >= json_extract(facts, '$.drying.dryOn')
+       ORDER BY number DESC LIMIT ?`,
+    )
+    .all(most)
+    .map(({ facts, ...batch }) => {
+      const { pouredOn, foretold, drying } = JSON.parse(facts) as BatchFacts
+      return { ...batch, pouredOn: pouredOn!, foretold: foretold!, dryOn: drying!.dryOn }
+    })

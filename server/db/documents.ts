@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { Stored } from '#contracts/document'
 import { formulaSchema } from '#contracts/formula'
+import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import type { Db } from './connection'
@@ -19,7 +20,10 @@ export type Saved<T> =
  * One kind of document in a table of its own. Documents are parsed on the way out too, so that one written before a key
  * existed gets its default.
  */
-function documentStore<T>(table: 'formulas' | 'materials' | 'moulds', schema: z.ZodType<T>) {
+function documentStore<T>(
+  table: 'formulas' | 'materials' | 'moulds' | 'goals',
+  schema: z.ZodType<T>,
+) {
   const columns = 'id, revision, document, changed_at'
   const stored = (row: Row): Stored<T> => ({
     id: row.id,
@@ -97,3 +101,4 @@ export type DocumentStore<T> = ReturnType<typeof documentStore<T>>
 export const formulas = documentStore('formulas', formulaSchema)
 export const materials = documentStore('materials', ownMaterialSchema)
 export const moulds = documentStore('moulds', workshopMouldSchema)
+export const goals = documentStore('goals', goalSchema)

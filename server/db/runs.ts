@@ -132,13 +132,3 @@ export function addRunEvents(
     })
     .immediate()
 }
-
-export function keepPhoto(db: Db, id: string, runId: string, bytes: Buffer, now: string): void {
-  db.prepare(
-    'INSERT INTO run_photos (id, run_id, bytes, kept_at) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING',
-  ).run(id, runId, bytes, now)
-}
-
-export const getPhoto = (db: Db, id: string): Buffer | null =>
-  db.prepare<[string], { bytes: Buffer }>('SELECT bytes FROM run_photos WHERE id = ?').get(id)
-    ?.bytes ?? null

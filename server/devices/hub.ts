@@ -23,7 +23,7 @@ function tellAll(reading: StreamedReading): void {
 
 /** A reading of a real device: heard by all, and remembered so that a bench can choose the device. */
 export function publish(reading: StreamedReading): void {
-  heard.set(reading.device, reading)
+  heard.set(`${reading.device} ${reading.kind}`, reading)
   tellAll(reading)
 }
 

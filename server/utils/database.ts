@@ -1,6 +1,7 @@
 import { refreshFacts } from '../db/batches'
 import { openDatabase, type Db } from '../db/connection'
 import { migrationsFrom } from '../db/migrate'
+import { unpackPhotos } from '../db/photos'
 
 let opening: Promise<Db> | undefined
 
@@ -11,6 +12,7 @@ async function open(): Promise<Db> {
     names.map(async (name) => ({ name, sql: String(await assets.getItem(name)) })),
   )
   const db = openDatabase(process.env.MANTLE_DB ?? './data/mantle.sqlite', migrationsFrom(files))
+  unpackPhotos(db)
   refreshFacts(db)
   return db
 }

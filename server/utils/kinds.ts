@@ -1,4 +1,5 @@
 import { formulaSchema } from '#contracts/formula'
+import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { library } from '#core/materials/library'
@@ -15,6 +16,16 @@ export const mouldRoutes = documentRoutes({
   store: stores.moulds,
   schema: workshopMouldSchema,
   called: 'mould',
+})
+
+export const goalRoutes = documentRoutes({
+  store: stores.goals,
+  schema: goalSchema,
+  called: 'goal',
+  beforeSave(db, _id, { formulaId }) {
+    if (!stores.formulas.get(db, formulaId))
+      refuse(422, 'There is no such formula; it may be deleted.', 'document.formulaId')
+  },
 })
 
 const shippedKind = (id: string) =>

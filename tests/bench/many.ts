@@ -1,7 +1,7 @@
 import Database from 'better-sqlite3'
 import { performance } from 'node:perf_hooks'
 import { v7 } from 'uuid'
-import type { BatchEvent } from '../../contracts/batch'
+import type { NewBatchEvent } from '../../contracts/batch'
 import { demoTemplate, TestServer } from '../support/server'
 import { addDays } from '../../core/units/days'
 import { migrationFiles } from '../../server/db/migrationFiles'
@@ -45,7 +45,7 @@ function load(): void {
         like.frozen,
         like.face,
       )
-      const tell = (told: BatchEvent) =>
+      const tell = (told: NewBatchEvent & { id: string }) =>
         event.run(told.id, id, told.kind, JSON.stringify(told), `${pouredOn}T10:00:00.000Z`)
       tell({ id: v7(), kind: 'poured', day: pouredOn })
       const cutOn = addDays(pouredOn, 1)

@@ -190,13 +190,10 @@ const peak = computed(() =>
             {{ note.says }}
             <a
               v-if="note.photo"
-              :href="`/api/runs/${run.id}/photos/${note.photo}`"
+              :href="`/api/photos/${note.photo}`"
               target="_blank"
               class="mt-1 block"
-              ><img
-                :src="`/api/runs/${run.id}/photos/${note.photo}`"
-                :alt="note.says"
-                class="max-h-40"
+              ><img :src="`/api/photos/${note.photo}`" :alt="note.says" class="max-h-40"
             /></a>
           </li>
         </ul>

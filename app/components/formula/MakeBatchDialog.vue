@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
 import { barsOf } from '#core/mould/bars'
-import { cureRuleFor, cureRules } from '#core/rack/cure'
+import { cureRuleFor, cureRulesOf } from '#core/rack/cure'
 
 /** Freezes the formula into a batch, after the last look at what speaks against it. */
 const { library } = storeToRefs(useMaterials())
@@ -9,7 +9,8 @@ const editor = useFormulaEditor()
 const { result, remarks, faults, document, save } = editor
 const batches = useBatches()
 const router = useRouter()
-const { say } = storeToRefs(useWorkshop())
+const { say, settings } = storeToRefs(useWorkshop())
+const cureRules = computed(() => cureRulesOf(settings.value.rack.cures))
 const open = defineModel<boolean>({ required: true })
 
 const usual = computed(() => cureRuleFor(result.value, library.value))
@@ -48,7 +49,7 @@ async function make() {
       throw new ApiError(0, [
         { path: '', says: 'The formula is not saved yet. Try again in a moment.' },
       ])
-    const chosen = cureRules.find((item) => item.id === rule.value) ?? usual.value
+    const chosen = cureRules.value.find((item) => item.id === rule.value) ?? usual.value
     const batch = await batches.make({
       id,
       formulaId: editor.id,

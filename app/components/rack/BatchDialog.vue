@@ -3,7 +3,16 @@ import type { NewBatchEvent } from '#contracts/batch'
 import { outs, type Gel, type Out, type StripPlace } from '#contracts/rackWords'
 import { soapPh, lyePh } from '#core/rack/usable'
 import { standingOf } from '#core/rack/standing'
-import type { BatchQuestion } from '~/composables/useBatchDialog'
+import type { Component } from 'vue'
+import type { BatchAnswer, BatchQuestion } from '~/composables/useBatchDialog'
+import CorrectedAsk from './ask/CorrectedAsk.vue'
+import FeltAsk from './ask/FeltAsk.vue'
+import FinishedAsk from './ask/FinishedAsk.vue'
+import NotedAsk from './ask/NotedAsk.vue'
+import PeekAsk from './ask/PeekAsk.vue'
+import PlacedAsk from './ask/PlacedAsk.vue'
+import TriedAsk from './ask/TriedAsk.vue'
+import TroubleAsk from './ask/TroubleAsk.vue'
 
 /** Writes down one thing that happened to a batch, each with its own few fields. All of it can be taken back. */
 const asked = useBatchDialog()
@@ -33,9 +42,31 @@ const strip = reactive({
   where: 'lather' as StripPlace,
   tooDry: false,
   bar: 1 as number | null,
+  pot: null as number | null,
 })
 const out = reactive({ bars: left.value as number | null, how: 'sold' as Out, to: '' })
-const gel = ref<Gel>('full')
+const gel = reactive({
+  gel: 'full' as Gel,
+  hours: null as number | null,
+  pot: null as number | null,
+})
+/** The clock of the pour, where it was today or is remembered: windows go by it. */
+const hour = ref('')
+const whole = useWholeBatch(() => batch.value)
+const pots = computed(() => whole.value?.frozen.document.parts.map(({ name }) => name) ?? [])
+/** Questions with fields of their own, and what these come to. */
+const asks: Partial<Record<BatchQuestion, Component>> = {
+  peek: PeekAsk,
+  tried: TriedAsk,
+  finished: FinishedAsk,
+  placed: PlacedAsk,
+  felt: FeltAsk,
+  trouble: TroubleAsk,
+  corrected: CorrectedAsk,
+  noted: NotedAsk,
+}
+const said = ref<BatchAnswer>(null)
+const photos = ref<string[]>([])
 const zap = ref(false)
 const basis = ref('')
 const leaving = reactive({
@@ -45,6 +76,14 @@ const leaving = reactive({
 
 const looks: Record<BatchQuestion, { title: string; confirm: string }> = {
   poured: { title: 'Poured', confirm: 'It is poured' },
+  peek: { title: 'Under the cover', confirm: 'Keep it' },
+  tried: { title: 'Try the loaf', confirm: 'Keep it' },
+  finished: { title: 'After the cut', confirm: 'Keep it' },
+  placed: { title: 'Places', confirm: 'They stand there' },
+  felt: { title: 'Try a bar', confirm: 'Keep the scores' },
+  trouble: { title: 'Trouble', confirm: 'Write it down' },
+  corrected: { title: 'A wrong weight', confirm: 'That is what went in' },
+  noted: { title: 'Note', confirm: 'Keep it' },
   cut: { title: 'Cut', confirm: 'It is cut' },
   gelled: { title: 'Gel', confirm: 'Keep it' },
   strip: { title: 'Strip', confirm: 'Keep the reading' },
@@ -59,7 +98,13 @@ const event = computed((): NewBatchEvent | null => {
   if (!day.value) return null
   switch (kind.value) {
     case 'poured':
-      return { kind: 'poured', ...on }
+      return {
+        kind: 'poured',
+        ...on,
+        ...(hour.value
+          ? { pouredAt: instantAt(day.value, hour.value, workshop.settings.timeZone) }
+          : {}),
+      }
     case 'cut': {
       const [a, b, c] = cut.sidesMm
       if (!cut.bars) return null
@@ -71,14 +116,15 @@ const event = computed((): NewBatchEvent | null => {
         rejects: cut.rejects.filter(({ bars }) => bars > 0),
         grams: cut.grams,
         sidesMm: a && b && c ? [a, b, c] : null,
+        photos: photos.value,
       }
     }
     case 'gelled':
-      return { kind: 'gelled', ...on, gel: gel.value }
+      return { kind: 'gelled', ...on, ...gel }
     case 'strip':
       return strip.ph === null ? null : { kind: 'strip', ...on, ...strip, ph: strip.ph }
     case 'zapped':
-      return { kind: 'zapped', ...on, zap: zap.value, bar: strip.bar }
+      return { kind: 'zapped', ...on, zap: zap.value, bar: strip.bar, pot: strip.pot }
     case 'trusted':
       return { kind: 'trusted', ...on }
     case 'released':
@@ -87,6 +133,8 @@ const event = computed((): NewBatchEvent | null => {
       return out.bars ? { kind: 'out', ...on, ...out, bars: out.bars } : null
     case 'left':
       return { kind: 'left', ...on, ...leaving }
+    default:
+      return said.value && { ...said.value, ...on }
   }
 })
 const busy = ref(false)
@@ -101,8 +149,11 @@ async function done() {
   )
   busy.value = false
   if (!kept) return
+  // A loaf that is firm is cut at once.
+  const { value } = event
+  if (value?.kind === 'tried' && !value.again) kind.value = 'cut'
   // A strip that is soap leads on to the tongue, which some makers want besides.
-  if (kind.value === 'strip' && kept.facts.usable.state === 'usable') kind.value = 'zapped'
+  else if (kind.value === 'strip' && kept.facts.usable.state === 'usable') kind.value = 'zapped'
   else asked.value = null
 }
 const verdict = computed(() => {
@@ -128,19 +179,57 @@ const verdict = computed(() => {
 </script>
 
 <template>
-  <AppDialog v-model="open" :title="`${looks[kind].title}: ${batch.name} ${batch.number}`">
+  <AppDialog
+    v-model="open"
+    :title="`${looks[kind].title}: ${batch.name} ${batch.number}`"
+    :wide="kind === 'felt' || kind === 'corrected'"
+  >
     <form class="grid gap-4 px-5 py-4" @submit.prevent="done">
       <label class="flex items-center gap-3 font-semibold">
         On
         <input v-model="day" type="date" class="field font-normal" :max="today" required />
+        <template v-if="kind === 'poured'"
+          >at
+          <input v-model="hour" type="time" class="field font-normal" aria-label="Time of the pour"
+        /></template>
       </label>
-      <CutFields v-if="kind === 'cut'" v-model="cut" :batch="batch" />
-      <fieldset v-else-if="kind === 'gelled'" class="grid gap-2">
-        <legend class="mb-1 font-semibold">How far did it turn translucent?</legend>
-        <label v-for="(says, one) in gelWords" :key="one" class="flex items-center gap-2"
-          ><input v-model="gel" type="radio" :value="one" /> {{ says }}</label
-        >
-      </fieldset>
+      <p v-if="kind === 'poured'" class="text-ink-2">
+        With the time Mantle says from when to when it is best unmoulded and cut.
+      </p>
+      <component :is="asks[kind]" v-else-if="asks[kind]" v-model="said" :batch="batch" />
+      <template v-else-if="kind === 'cut'">
+        <CutFields v-model="cut" :batch="batch" />
+        <div class="flex items-center gap-3">
+          <span class="font-semibold">The cut face</span>
+          <PhotoField v-model="photos" :batch-id="batch.id" />
+        </div>
+      </template>
+      <template v-else-if="kind === 'gelled'">
+        <fieldset class="grid gap-2">
+          <legend class="mb-1 font-semibold">How far did it turn translucent?</legend>
+          <label v-for="(says, one) in gelWords" :key="one" class="flex items-center gap-2"
+            ><input v-model="gel.gel" type="radio" :value="one" /> {{ says }}</label
+          >
+        </fieldset>
+        <div class="flex flex-wrap gap-x-5 gap-y-2">
+          <LabelledNumber
+            v-model="gel.hours"
+            says="Seen after"
+            label="Hours after the pour"
+            unit="h"
+            :min="0"
+            :max="240"
+            :decimals="1"
+          />
+          <label v-if="pots.length" class="grid content-start gap-1 font-semibold">
+            Which part
+            <select v-model="gel.pot" class="field font-normal">
+              <option :value="null">all of it</option>
+              <option v-for="(name, pot) in pots" :key="pot" :value="pot">{{ name }}</option>
+            </select>
+          </label>
+        </div>
+      </template>
       <template v-else-if="kind === 'strip'">
         <div class="flex flex-wrap gap-x-5 gap-y-2">
           <LabelledNumber
@@ -161,6 +250,13 @@ const verdict = computed(() => {
             </select>
           </label>
           <LabelledNumber v-model="strip.bar" says="Bar" :min="1" :max="99" :decimals="0" />
+          <label v-if="pots.length" class="grid content-start gap-1 font-semibold">
+            Part
+            <select v-model="strip.pot" class="field font-normal">
+              <option :value="null">any</option>
+              <option v-for="(name, pot) in pots" :key="pot" :value="pot">{{ name }}</option>
+            </select>
+          </label>
         </div>
         <label class="flex items-center gap-2"
           ><input v-model="strip.tooDry" type="checkbox" /> it was too dry</label

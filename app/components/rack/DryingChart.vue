@@ -8,10 +8,10 @@ import { addDays, daysBetween } from '#core/units/days'
 /** How the bars of a batch dry: what was weighed, the fitted curve with its band, today, and the day they are dry. */
 const { batch } = defineProps<{ batch: Batch }>()
 const workshop = useWorkshop()
-const { say, today, settings } = storeToRefs(workshop)
+const { say, today, humidity } = storeToRefs(workshop)
 const pouredOn = computed(() => batch.facts.pouredOn!)
 const facts = computed(() => batch.facts.drying!)
-const drying = computed(() => dryingOf(batch, settings.value.rack.humidity)!)
+const drying = computed(() => dryingOf(batch, humidity.value)!)
 const now = computed(() => daysBetween(pouredOn.value, today.value))
 const dry = computed(() => daysBetween(pouredOn.value, facts.value.dryOn))
 const until = computed(() =>

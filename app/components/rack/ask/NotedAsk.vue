@@ -1,0 +1,43 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import type { BatchAnswer } from '~/composables/useBatchDialog'
+
+/** A note, what somebody who uses the bars says, a lesson for the next time, photos. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const answer = defineModel<BatchAnswer>({ required: true })
+const note = ref('')
+const from = ref('')
+const lesson = ref(false)
+const photos = ref<string[]>([])
+watchEffect(() => {
+  if (note.value.trim())
+    answer.value = {
+      kind: 'noted',
+      note: note.value.trim(),
+      from: from.value.trim(),
+      lesson: lesson.value,
+      photos: photos.value,
+    }
+  else answer.value = photos.value.length ? { kind: 'pictured', photos: photos.value } : null
+})
+</script>
+
+<template>
+  <label class="grid gap-1 font-semibold">
+    Note
+    <textarea v-model="note" class="field min-h-24 font-normal" maxlength="2000" />
+  </label>
+  <label class="flex items-center gap-2"
+    ><input v-model="lesson" type="checkbox" /> a lesson for the next batch</label
+  >
+  <label class="grid gap-1 font-semibold">
+    Said by somebody who uses the bars
+    <input
+      v-model="from"
+      class="field font-normal"
+      maxlength="80"
+      placeholder="nobody: it is ours"
+    />
+  </label>
+  <PhotoField v-model="photos" :batch-id="batch.id" />
+</template>

@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import { peekFinds, type PeekFind } from '#contracts/rackWords'
+import { hasMilk } from '#core/rack/troubles/case'
+import { libraryOf } from '#core/formula/freeze'
+import { peekAdvice } from '#core/rack/inMould'
+import type { BatchAnswer } from '~/composables/useBatchDialog'
+
+/** What is seen under the cover, and what to do about it. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const answer = defineModel<BatchAnswer>({ required: true })
+const whole = useWholeBatch(() => batch)
+const found = ref<PeekFind>('fine')
+const milk = computed(
+  () =>
+    !!whole.value &&
+    hasMilk({ result: whole.value.frozen.result, library: libraryOf(whole.value.frozen) }),
+)
+const advice = computed(() => peekAdvice(found.value, milk.value))
+watchEffect(() => (answer.value = { kind: 'checked', check: 'peek', found: found.value }))
+</script>
+
+<template>
+  <fieldset class="grid gap-2">
+    <legend class="mb-1 font-semibold">What do you see?</legend>
+    <label v-for="one in peekFinds" :key="one" class="flex items-center gap-2"
+      ><input v-model="found" type="radio" :value="one" /> {{ peekWords[one] }}</label
+    >
+  </fieldset>
+  <div
+    :class="advice.bad ? 'bg-[#f8e3df] text-stop' : 'bg-ground text-ink'"
+    class="px-3 py-2"
+    role="status"
+  >
+    <p class="font-semibold">{{ advice.says }}</p>
+    <p>{{ advice.so }}</p>
+  </div>
+</template>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import { touches, type Touch } from '#contracts/rackWords'
+import { touchAdvice } from '#core/rack/inMould'
+import type { BatchAnswer } from '~/composables/useBatchDialog'
+
+/** How the loaf feels: cut it, wait, or into the freezer. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const answer = defineModel<BatchAnswer>({ required: true })
+const workshop = useWorkshop()
+const touch = ref<Touch>('soft')
+const frozen = ref(false)
+const hour = 3_600_000
+const now = workshop.clock()
+const window = computed(() => batch.facts.checks.find(({ kind }) => kind === 'unmould'))
+const advice = computed(() => {
+  if (!window.value) return touchAdvice(touch.value, null, null)
+  const from = Date.parse(window.value.from)
+  const span = { from: 0, to: (Date.parse(window.value.to) - from) / hour }
+  return touchAdvice(touch.value, (now - from) / hour, span)
+})
+const again = computed(() => {
+  const hours = advice.value.again
+  if (!hours) return null
+  return new Date(now + (frozen.value ? hours.frozen : hours.waiting) * hour).toISOString()
+})
+watchEffect(
+  () =>
+    (answer.value = {
+      kind: 'tried',
+      touch: touch.value,
+      frozen: again.value !== null && frozen.value,
+      again: again.value,
+    }),
+)
+</script>
+
+<template>
+  <p v-if="window" class="text-ink-2">
+    Its window: {{ whenText(window, workshop.settings.timeZone) }}. Earlier it is too soft and keeps
+    every mark; later it is too hard and crumbles under the wire.
+  </p>
+  <fieldset class="grid gap-2">
+    <legend class="mb-1 font-semibold">With a gloved finger, it is</legend>
+    <label v-for="one in touches" :key="one" class="flex items-center gap-2"
+      ><input v-model="touch" type="radio" :value="one" /> {{ touchWords[one] }}</label
+    >
+  </fieldset>
+  <div class="bg-ground px-3 py-2" role="status">
+    <p class="font-semibold">{{ advice.says }}</p>
+    <p>{{ advice.so }}</p>
+  </div>
+  <fieldset v-if="advice.again" class="flex flex-wrap gap-5">
+    <legend class="sr-only">What is done</legend>
+    <label class="flex items-center gap-2"
+      ><input v-model="frozen" type="radio" :value="false" /> it waits
+      {{ advice.again.waiting }} hours</label
+    >
+    <label class="flex items-center gap-2"
+      ><input v-model="frozen" type="radio" :value="true" /> {{ advice.again.frozen }} hours in the
+      freezer</label
+    >
+  </fieldset>
+</template>

@@ -1,0 +1,15 @@
+import type { Batch, BatchSummary } from '#contracts/batch'
+
+/** The batch of a summary with its formula and its events; null until it has come. It follows what is written down. */
+export function useWholeBatch(of: () => Pick<BatchSummary, 'id' | 'facts'>) {
+  const batches = useBatches()
+  const whole = shallowRef<Batch | null>(null)
+  async function load() {
+    const { id } = of()
+    const latest = batches.latest?.id === id ? batches.latest : null
+    const batch = latest ?? (await api.get<Batch>(`/api/batches/${id}`).catch(() => null))
+    if (of().id === id) whole.value = batch
+  }
+  watch(() => [of().id, of().facts], load, { immediate: true })
+  return whole
+}

@@ -1,0 +1,147 @@
+import type { BatchSummary } from '#contracts/batch'
+import type { Goal } from '#contracts/goal'
+import { addDays, daysBetween, type Day } from '../units/days'
+import { standingOf } from './standing'
+
+/* What is ahead: what runs out when, and when to pour for a market. */
+
+/** Days over which the pace of going is taken. */
+export const paceDays = 90
+/** Bars that are there and bars that come, of one formula. */
+export interface Outlook {
+  formulaId: string
+  name: string
+  ready: number
+  coming: number
+  /** The next day on which a batch of it is ready; null when none is on the rack. */
+  nextOn: Day | null
+  /** Bars a week that went of late. */
+  perWeek: number
+  /** The day on which what is ready will have gone at that pace; null when it does not go. */
+  outOn: Day | null
+  /** Days without a bar of it between then and the next batch; 0 when there is no gap. */
+  gap: number
+}
+
+const cannotGo = (batch: BatchSummary) => ['held', 'locked'].includes(batch.facts.usable.state)
+
+/**
+ * For each formula with bars on the rack, what is left and how long it lasts.
+ * @param gone bars by formula that were sold, given or used in the last 90 days
+ */
+export function outlookOf(
+  batches: readonly BatchSummary[],
+  gone: Readonly<Record<string, number>>,
+  today: Day,
+): Outlook[] {
+  const byFormula = new Map<string, BatchSummary[]>()
+  for (const batch of batches)
+    byFormula.set(batch.formulaId, [...(byFormula.get(batch.formulaId) ?? []), batch])
+  return [...byFormula].flatMap(([formulaId, all]) => {
+    const standing = all.map((batch) => ({ batch, ...standingOf(batch, today) }))
+    const sum = (list: typeof standing) => list.reduce((bars, one) => bars + one.bars, 0)
+    const usable = standing.filter(({ batch }) => !cannotGo(batch))
+    const ready = sum(usable.filter(({ stage }) => stage === 'ready'))
+    const drying = usable.filter(({ stage }) =>
+      ['first-days', 'drying', 'last-weeks'].includes(stage),
+    )
+    if (!ready && !drying.length) return []
+    const nextOn = drying.map(({ readyOn }) => readyOn!).sort()[0] ?? null
+    const perWeek = ((gone[formulaId] ?? 0) * 7) / paceDays
+    const outOn = ready && perWeek ? addDays(today, Math.floor((ready * 7) / perWeek)) : null
+    return [
+      {
+        formulaId,
+        name: all[0]!.name,
+        ready,
+        coming: sum(drying),
+        nextOn,
+        perWeek,
+        outOn,
+        gap: outOn && nextOn ? Math.max(0, daysBetween(outOn, nextOn)) : 0,
+      },
+    ]
+  })
+}
+
+/** Days between the pour of a formula and its being ready, as its batches do or its kind asks. */
+export function readyAfter(
+  batches: readonly BatchSummary[],
+  formulaId: string,
+  usual: number,
+): number {
+  const own = batches
+    .filter((batch) => batch.formulaId === formulaId && batch.facts.pouredOn)
+    .map((batch) => {
+      const { pouredOn, readyOn } = standingOf(batch, '')
+      return daysBetween(pouredOn!, readyOn!)
+    })
+  return own.length ? Math.max(...own.slice(0, 3)) : usual
+}
+
+/** Days that wrapping and labelling take before bars are carried off. */
+const wrapDays = 1
+
+export interface GoalPlan {
+  /** Bars that will be ready by then and are not promised to an earlier goal. */
+  there: number
+  /** Bars still to be poured. */
+  missing: number
+  /** The last day to pour them; null when nothing is missing. */
+  pourBy: Day | null
+  /** Days of cure they would have by the day, if poured today; less than they need when it is too late. */
+  daysLeft: number
+  needs: number
+}
+
+/**
+ * What each goal still wants. Earlier goals take first; bars that go to nobody in particular meanwhile are not foreseen.
+ * @param usual days from pour to ready for a formula of which nothing is on the rack
+ */
+export function plansFor(
+  goals: readonly (Goal & { id: string })[],
+  batches: readonly BatchSummary[],
+  today: Day,
+  usual: (formulaId: string) => number,
+): Map<string, GoalPlan> {
+  const taken = new Map<string, number>()
+  const plans = new Map<string, GoalPlan>()
+  for (const goal of [...goals].sort((a, b) => a.on.localeCompare(b.on))) {
+    const needs = readyAfter(batches, goal.formulaId, usual(goal.formulaId)) + wrapDays
+    const coming = batches
+      .filter((batch) => batch.formulaId === goal.formulaId && !cannotGo(batch))
+      .map((batch) => standingOf(batch, today))
+      .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < goal.on)
+      .reduce((bars, one) => bars + one.bars, 0)
+    const before = taken.get(goal.formulaId) ?? 0
+    const there = Math.min(goal.bars, Math.max(0, coming - before))
+    taken.set(goal.formulaId, before + there)
+    const missing = goal.bars - there
+    plans.set(goal.id, {
+      there,
+      missing,
+      pourBy: missing ? addDays(goal.on, -needs) : null,
+      daysLeft: daysBetween(today, goal.on),
+      needs,
+    })
+  }
+  return plans
+}
+
+/** Bars on the racks on each day ahead: those there now, until they are ready. */
+export function spaceAhead(
+  batches: readonly BatchSummary[],
+  today: Day,
+  days: number,
+): { day: Day; bars: number }[] {
+  const there = batches
+    .map((batch) => standingOf(batch, today))
+    .filter(({ stage }) => ['first-days', 'drying', 'last-weeks'].includes(stage))
+  return Array.from({ length: days + 1 }, (_, ahead) => {
+    const day = addDays(today, ahead)
+    return {
+      day,
+      bars: there.reduce((sum, { bars, readyOn }) => sum + (readyOn! > day ? bars : 0), 0),
+    }
+  })
+}

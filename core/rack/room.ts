@@ -1,0 +1,32 @@
+import type { RoomDay } from '#contracts/room'
+import { dryingPrior } from './drying'
+
+/* The drying room as it was logged. */
+
+const mean = (values: readonly number[]) =>
+  values.reduce((sum, value) => sum + value, 0) / values.length
+
+/** Days over which the humidity that bars dry in is taken. */
+const dryingDays = 14
+const week = 7
+/** A week counts as damp from this humidity on, when the weeks before were drier by so much. */
+const dampFrom = 0.62
+const damperBy = 0.05
+
+/** Humidity of the last fortnight, 0–1; what the workshop states when nothing was logged. */
+export const humidityOf = (days: readonly RoomDay[], stated: number): number =>
+  days.length ? mean(days.slice(-dryingDays).map(({ humidity }) => humidity)) : stated
+
+/** How a damp week slows drying: null when it is not damp. Humidities 0–1; `pace` relative to the weeks before. */
+export function dampWeek(
+  days: readonly RoomDay[],
+  stated: number,
+): { humidity: number; before: number; pace: number } | null {
+  if (days.length < 3) return null
+  const humidity = mean(days.slice(-week).map((day) => day.humidity))
+  const earlier = days.slice(-5 * week, -week)
+  const before = earlier.length >= week ? mean(earlier.map((day) => day.humidity)) : stated
+  if (humidity < dampFrom || humidity < before + damperBy) return null
+  const pace = (at: number) => dryingPrior(0.25, 100, at).perDay
+  return { humidity, before, pace: pace(humidity) / pace(before) }
+}

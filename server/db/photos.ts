@@ -1,0 +1,47 @@
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import type { Db } from './connection'
+
+/** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
+export const photoFolder = (db: Db): string => `${db.name.replace(/\.sqlite$/, '')}-photos`
+const fileOf = (db: Db, id: string) => join(photoFolder(db), id)
+
+/** Keeps a photo of a batch. The same id again is kept once. */
+export function keepPhoto(
+  db: Db,
+  photo: { id: string; batchId: string; type: string; bytes: Uint8Array },
+  now: string,
+): void {
+  const { id, batchId, type, bytes } = photo
+  mkdirSync(photoFolder(db), { recursive: true })
+  if (!existsSync(fileOf(db, id))) {
+    // Written aside and then named: a power cut leaves no half picture under the name.
+    writeFileSync(`${fileOf(db, id)}.part`, bytes)
+    renameSync(`${fileOf(db, id)}.part`, fileOf(db, id))
+  }
+  db.prepare(
+    `INSERT INTO photos (id, batch_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?)
+     ON CONFLICT (id) DO NOTHING`,
+  ).run(id, batchId, type, bytes.length, now)
+}
+
+/** A photo with its content type; null when there is none, or its file is gone. */
+export function getPhoto(db: Db, id: string): { type: string; bytes: Buffer } | null {
+  const row = db.prepare<[string], { type: string }>('SELECT type FROM photos WHERE id = ?').get(id)
+  if (!row || !existsSync(fileOf(db, id))) return null
+  return { type: row.type, bytes: readFileSync(fileOf(db, id)) }
+}
+
+/** Photos that an older Mantle kept inside the database become files. */
+export function unpackPhotos(db: Db): void {
+  const packed = db
+    .prepare<[], { id: string; batchId: string; bytes: Buffer; kept_at: string }>(
+      `SELECT run_photos.id, batch_id AS batchId, bytes, kept_at
+       FROM run_photos JOIN runs ON runs.id = run_id`,
+    )
+    .all()
+  for (const photo of packed) {
+    keepPhoto(db, { ...photo, type: 'image/jpeg' }, photo.kept_at)
+    db.prepare('DELETE FROM run_photos WHERE id = ?').run(photo.id)
+  }
+}

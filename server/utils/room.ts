@@ -1,0 +1,44 @@
+import type { RoomReading } from '#contracts/room'
+import { dayIn } from '#core/units/days'
+import { refreshFacts } from '../db/batches'
+import type { Db } from '../db/connection'
+import { lastOfRoom, logRoom, roomHumidity } from '../db/room'
+import { getWorkshop } from '../db/workshop'
+import { devicesHeard } from '../devices/hub'
+import { standInRoom } from '../devices/standInRoom'
+
+/** ms between two entries of the log. */
+const logEvery = 10 * 60_000
+/** Humidity by which what bars dry in has to move before what is foretold of them is worked out again. */
+const worthRefreshing = 0.01
+let foretoldWith: number | undefined
+
+/** What the sensor of the room reads now; null without one, or when it is silent. */
+export function roomNow(db: Db): RoomReading | null {
+  const { sensor } = getWorkshop(db).rack
+  if (!sensor) return null
+  const at = instant().toISOString()
+  if (sensor === 'stand-in') return { ...standInRoom(Date.parse(at)), at, by: 'sensor' }
+  const heard = devicesHeard(Date.now()).filter(({ device }) => device === sensor)
+  const celsius = heard.find(({ kind }) => kind === 'celsius')?.value
+  const humidity = heard.find(({ kind }) => kind === 'humidity')?.value
+  return celsius == null || humidity == null ? null : { celsius, humidity, at, by: 'sensor' }
+}
+
+/** Writes a reading down; what is foretold of drying bars follows when the room has become another. */
+export function keepRoom(db: Db, reading: RoomReading): void {
+  foretoldWith ??= roomHumidity(db)
+  logRoom(db, reading, dayIn(getWorkshop(db).timeZone, new Date(reading.at)))
+  const humidity = roomHumidity(db)
+  if (Math.abs(humidity - foretoldWith) < worthRefreshing) return
+  foretoldWith = humidity
+  refreshFacts(db, 'here')
+}
+
+/** Logs what the sensor reads when the last entry is old enough. */
+export function logSensor(db: Db): void {
+  const reading = roomNow(db)
+  if (!reading) return
+  const last = lastOfRoom(db)
+  if (!last || Date.parse(reading.at) - Date.parse(last.at) >= logEvery) keepRoom(db, reading)
+}
