@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { lastWeighed } from '#core/rack/dryingModel'
 import { dueOf, type Due } from '#core/rack/due'
+import { dampWeek } from '#core/rack/room'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
+import { useLocalStorage } from '@vueuse/core'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
 
 const batches = useBatches()
@@ -91,6 +93,18 @@ function weigh() {
   void answer('weigh', [...new Set([...dueFor('weigh'), ...cut])])
 }
 useShortcuts({ w: weigh })
+/** By what is drawn: the stages of drying, or the room's own places. */
+const view = useLocalStorage<'stages' | 'room'>('mantle-rack-view', 'stages')
+const roomOpen = ref(false)
+const judging = ref(false)
+const room = useRoom()
+onMounted(() => {
+  void room.load()
+  room.listen()
+})
+onUnmounted(room.leave)
+const damp = computed(() => dampWeek(room.room.days, workshop.settings.rack.humidity))
+const onRack = computed(() => [...on('ready'), ...drying.value].map(({ batch }) => batch))
 const panel = ref<HTMLElement | null>(null)
 /** On a narrow screen the panel lies below the planks: it comes into view. */
 function choose(id: string) {
@@ -111,6 +125,13 @@ function choose(id: string) {
           {{ drying.length === 1 ? 'batch' : 'batches' }}</span
         >
         <span class="flex-1" />
+        <AppButton @click="roomOpen = true">
+          <span v-if="room.now" class="figure"
+            >{{ workshop.say.temperature(room.now.celsius) }} ·
+            {{ workshop.say.percent(room.now.humidity, 0) }}</span
+          >
+          <span :class="room.now ? 'sr-only' : ''">Room</span></AppButton
+        >
         <AppButton @click="weigh">Weigh in <kbd>W</kbd></AppButton>
         <AppButton v-if="toTurn.length" @click="answer('turn', toTurn)"
           >Turn all due, {{ toTurn.length }}</AppButton
@@ -119,8 +140,32 @@ function choose(id: string) {
       <p v-if="batches.problem" role="alert" class="mb-3 font-semibold text-stop">
         {{ batches.problem }}
       </p>
+      <p v-if="damp" class="mb-3 bg-warn-ground px-3 py-2 text-warn">
+        <b>A damp week,</b> {{ workshop.say.percent(damp.humidity, 0) }}: bars dry about
+        {{ workshop.say.percent(1 - damp.pace, 0) }} slower than at
+        {{ workshop.say.percent(damp.before, 0) }}. Move air; salt bars may sweat.
+      </p>
+      <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-1">
+        <fieldset class="flex gap-4">
+          <legend class="sr-only">What is drawn</legend>
+          <label class="flex items-center gap-1.5"
+            ><input v-model="view" type="radio" value="stages" /> by stage</label
+          >
+          <label class="flex items-center gap-1.5"
+            ><input v-model="view" type="radio" value="room" /> as the room is</label
+          >
+        </fieldset>
+        <button type="button" class="link" @click="judging = true">How good the dates were</button>
+      </div>
+      <LazyRoomPlaces
+        v-if="view === 'room'"
+        :batches="onRack"
+        :chosen="current?.batch.id ?? null"
+        @choose="choose"
+        @room="roomOpen = true"
+      />
       <PlankRow
-        v-for="plank in planks"
+        v-for="plank in view === 'stages' ? planks : []"
         :key="plank.title"
         :title="plank.title"
         :items="plank.items"
@@ -141,6 +186,8 @@ function choose(id: string) {
         >.
       </p>
     </div>
+    <LazyRoomDialog v-if="roomOpen" v-model="roomOpen" />
+    <LazyPredictionsDialog v-if="judging" v-model="judging" />
     <aside
       ref="panel"
       class="sheet self-start px-5 py-4 lg:sticky lg:top-4"

@@ -9,6 +9,8 @@ const workshop = useWorkshop()
 const { say, today } = storeToRefs(workshop)
 const open = computed({ get: () => true, set: () => (round.value = null) })
 const day = ref(today.value)
+/** From a spreadsheet instead. */
+const table = ref(false)
 
 /** Three bars are marked where none are yet: enough to tell a slow bar from a slow batch. */
 const usualMarks = [1, 2, 3]
@@ -66,7 +68,8 @@ async function keep() {
 
 <template>
   <AppDialog v-model="open" title="Weigh the marked bars" wide>
-    <form class="px-5 py-4" @submit.prevent>
+    <LazyWeighInTable v-if="table" class="px-5 py-4" @done="open = false" />
+    <form v-else class="px-5 py-4" @submit.prevent>
       <p v-if="!rows.length" class="text-ink-2">
         No batch is cut and drying: there is nothing to weigh.
       </p>
@@ -128,8 +131,15 @@ async function keep() {
       <span v-if="odd.length" class="self-center text-sm text-warn"
         >{{ odd.length }} odd {{ odd.length === 1 ? 'weight' : 'weights' }} to look at</span
       >
+      <AppButton class="mr-auto" @click="table = !table">{{
+        table ? 'At the scale' : 'From a table'
+      }}</AppButton>
       <AppButton @click="open = false">Cancel</AppButton>
-      <AppButton kind="main" :disabled="!filled || odd.length > 0 || busy" @click="keep"
+      <AppButton
+        v-if="!table"
+        kind="main"
+        :disabled="!filled || odd.length > 0 || busy"
+        @click="keep"
         >Keep {{ filled || '' }} {{ filled === 1 ? 'weight' : 'weights' }}</AppButton
       >
     </template>

@@ -1,0 +1,32 @@
+import type { Room, RoomReading } from '#contracts/room'
+import { defineStore } from 'pinia'
+
+/** The drying room: what it is like now, and day by day. */
+export const useRoom = defineStore('room', () => {
+  const room = ref<Room>({ now: null, days: [] })
+  const live = ref<RoomReading | null>(null)
+  let source: EventSource | null = null
+
+  async function load() {
+    room.value = await api.get<Room>('/api/room').catch(() => room.value)
+  }
+  /** Listens to the sensor for as long as somebody asks for it. */
+  function listen() {
+    source?.close()
+    source = new EventSource('/api/room/stream')
+    source.onmessage = (message) => {
+      live.value = JSON.parse(String(message.data)) as RoomReading | null
+    }
+  }
+  function leave() {
+    source?.close()
+    source = null
+    live.value = null
+  }
+  /** Keeps a typed reading. Throws an ApiError. */
+  async function keep(reading: Pick<RoomReading, 'celsius' | 'humidity'>) {
+    room.value = await api.post<Room>('/api/room', reading)
+  }
+  const now = computed(() => live.value ?? room.value.now)
+  return { room, now, live, load, listen, leave, keep }
+})
