@@ -14,6 +14,7 @@ function load() {
   void materials.load()
 }
 onMounted(load)
+useTellDue()
 </script>
 
 <template>

@@ -66,7 +66,7 @@ export const demoBatches: DemoBatch[] = [
       [180, { quickFoam: 2, lastingFoam: 3, skinAfter: 5, keepsShape: 3 }],
       [365, { quickFoam: 3, lastingFoam: 4, skinAfter: 5, keepsShape: 5 }, 'Worth the year.'],
     ],
-    places: [[1, 11]],
+    places: [[1, 18]],
     notes: [[56, 'A year old: no longer slimy, small tight lather.']],
     out: [
       [50, 6, 'sold', 'Saturday ferry market'],
@@ -161,7 +161,7 @@ export const demoBatches: DemoBatch[] = [
       ],
     ],
     remarks: [[9, 'The boatyard', 'Softer than the tin stuff.']],
-    places: [[6, 6]],
+    places: [[6, 11]],
     out: [[12, 5, 'given', 'the boatyard']],
     gel: 'none',
   }),
@@ -178,7 +178,7 @@ export const demoBatches: DemoBatch[] = [
     bench: 'Poured at a thin trace, level by itself.',
   }),
   usual('Wardrobe Block', 58, 34, {
-    places: [[3, 6]],
+    places: [[3, 34]],
     out: [
       [20, 18, 'sold', 'Theatre wardrobe'],
       [6, 10, 'sold', 'Theatre wardrobe'],
@@ -194,7 +194,7 @@ export const demoBatches: DemoBatch[] = [
         'Smoke first, fir after a minute.',
       ],
     ],
-    places: [[3, 15]],
+    places: [[3, 23]],
     out: [[2, 8, 'sold', 'Saturday ferry market']],
     gel: 'full',
   }),

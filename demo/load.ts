@@ -11,6 +11,7 @@ import { openDatabase, type Db } from '../server/db/connection'
 import { formulas, goals, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { keepVersion } from '../server/db/versions'
+import { keepPhoto, photosOf } from '../server/db/photos'
 import { logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
 import { standInRoom } from '../server/devices/standInRoom'
@@ -20,6 +21,7 @@ import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
 import { demoGoals } from './goals'
+import { drawnPhoto } from './pictures'
 import { kept, lifeOnRack } from './rack'
 import { runAtBench } from './runs'
 import { demoVersions } from './versions'
@@ -47,6 +49,13 @@ function loadFormulas(db: Db, today: string): Map<string, string> {
     ids.set(document.name, id)
   }
   return ids
+}
+
+/** Keeps a picture of a batch and gives its id. */
+function photograph(db: Db, batchId: string, bytes: Buffer, day: string): string {
+  const id = idAt(day, 12)
+  keepPhoto(db, { id, batchId, type: 'image/png', bytes }, instantOf(day, 12))
+  return id
 }
 
 function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): void {
@@ -92,13 +101,26 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
-    for (const [after, trouble, how, note] of told.troubles ?? [])
+    const face = faceOf(document, library)
+    for (const [after, trouble, how, note] of told.troubles ?? []) {
+      const ago = poured! - after
+      const photos = [photograph(db, id, drawnPhoto(face, number, trouble), back(ago))]
       happened(
-        idAt(back(poured! - after), 12),
-        { kind: 'trouble', day: back(poured! - after), trouble, how, note },
-        poured! - after,
+        idAt(back(ago), 12),
+        { kind: 'trouble', day: back(ago), trouble, how, note, photos },
+        ago,
         12,
       )
+    }
+    if (told.felt && poured !== undefined && told.cut !== undefined) {
+      const photos = [photograph(db, id, drawnPhoto(face, number), back(told.cut))]
+      happened(
+        idAt(back(told.cut), 12),
+        { kind: 'pictured', day: back(told.cut), photos, note: 'The cut face' },
+        told.cut,
+        12,
+      )
+    }
     for (const [ago, from, note] of told.remarks ?? [])
       happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note, from }, ago, 12)
     for (const [ago, note] of told.lessons ?? [])
@@ -172,7 +194,8 @@ export function loadDemo(db: Db, now: Date): boolean {
 if (argv[1]?.endsWith('load.ts')) {
   const file = env.MANTLE_DB ?? './data/demo.sqlite'
   if (argv.includes('--fresh'))
-    for (const ending of ['', '-wal', '-shm']) rmSync(`${file}${ending}`, { force: true })
+    for (const old of [file, `${file}-wal`, `${file}-shm`, photosOf(file)])
+      rmSync(old, { force: true, recursive: true })
   try {
     const db = openDatabase(file, migrationFiles())
     const loaded = loadDemo(db, env.MANTLE_NOW ? new Date(env.MANTLE_NOW) : new Date())

@@ -110,7 +110,6 @@ const answer = useDueAnswers()
 const at = (...stages: string[]) =>
   batches.list.filter((batch) => stages.includes(standingOf(batch, today.value).stage))
 const drying = computed(() => at('first-days', 'drying', 'last-weeks'))
-const ready = computed(() => at('ready'))
 const lately = computed(() => formulas.list.slice(0, 4))
 const isEmpty = computed(
   () => batches.loaded && formulas.loaded && !batches.list.length && !formulas.list.length,
@@ -126,51 +125,54 @@ async function start() {
 
 <template>
   <div class="mx-auto grid max-w-[1280px] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_1fr]">
-    <section class="sheet self-start overflow-hidden" aria-label="What is due">
-      <div class="flex items-center justify-between gap-3 px-4 py-3.5">
-        <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
-        <CalendarCard />
-      </div>
-      <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
-        {{ batches.problem }}
-      </p>
-      <template v-for="(list, place) in lists" :key="list.title">
-        <h2
-          class="px-4 pt-3 pb-2"
-          :class="place === 0 && list.jobs.length ? 'bg-warn-ground !text-warn' : ''"
-        >
-          {{ list.title }}
-        </h2>
-        <ul>
-          <li
-            v-for="job in list.jobs"
-            :key="`${job.batches[0]!.id} ${job.kind}`"
-            class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
-          >
-            <BarFace :face="job.batches[0]!.face" />
-            <div class="min-w-0">
-              <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
-              <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
-            </div>
-            <AppButton v-if="dueAnswers[job.kind]" @click="answer(job.kind, job.batches)">{{
-              dueAnswers[job.kind]
-            }}</AppButton>
-            <AppButton
-              v-else
-              :to="
-                job.kind === 'pour'
-                  ? `/bench/${job.batches[0]!.id}`
-                  : `/batches/${job.batches[0]!.id}`
-              "
-              >{{ job.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
-            >
-          </li>
-        </ul>
-        <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
-          {{ place === 0 ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
+    <div class="grid content-start gap-4">
+      <section class="sheet self-start overflow-hidden" aria-label="What is due">
+        <div class="flex items-center justify-between gap-3 px-4 py-3.5">
+          <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
+          <CalendarCard />
+        </div>
+        <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
+          {{ batches.problem }}
         </p>
-      </template>
-    </section>
+        <template v-for="(list, place) in lists" :key="list.title">
+          <h2
+            class="px-4 pt-3 pb-2"
+            :class="place === 0 && list.jobs.length ? 'bg-warn-ground !text-warn' : ''"
+          >
+            {{ list.title }}
+          </h2>
+          <ul>
+            <li
+              v-for="job in list.jobs"
+              :key="`${job.batches[0]!.id} ${job.kind}`"
+              class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
+            >
+              <BarFace :face="job.batches[0]!.face" />
+              <div class="min-w-0">
+                <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
+                <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
+              </div>
+              <AppButton v-if="dueAnswers[job.kind]" @click="answer(job.kind, job.batches)">{{
+                dueAnswers[job.kind]
+              }}</AppButton>
+              <AppButton
+                v-else
+                :to="
+                  job.kind === 'pour'
+                    ? `/bench/${job.batches[0]!.id}`
+                    : `/batches/${job.batches[0]!.id}`
+                "
+                >{{ job.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
+              >
+            </li>
+          </ul>
+          <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
+            {{ place === 0 ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
+          </p>
+        </template>
+      </section>
+      <GoalsCard v-if="!isEmpty" />
+    </div>
     <div class="grid content-start gap-4">
       <EmptyState v-if="isEmpty" title="Welcome to your workshop">
         Start with a formula: type <b>olive 70%</b>, <b>coconut 25%</b>, <b>castor 5%</b> and Mantle
@@ -180,6 +182,9 @@ async function start() {
           <AppButton kind="main" @click="start">Write the first formula</AppButton>
         </template>
       </EmptyState>
+      <section v-if="!isEmpty" class="sheet px-4 py-3">
+        <AtAGlance :batches="batches.list" />
+      </section>
       <section v-if="!isEmpty" class="sheet px-4 py-3.5">
         <div class="mb-3 flex flex-wrap justify-between gap-2">
           <h2>Ready when</h2>
@@ -191,6 +196,10 @@ async function start() {
         <p v-else class="text-ink-2">
           Nothing is drying. A batch joins when it is marked as poured.
         </p>
+        <template v-if="drying.length">
+          <h2 class="mt-4">The months ahead</h2>
+          <LazyMonthsAhead :batches="drying" class="mt-1 h-[190px]" />
+        </template>
       </section>
       <div v-if="!isEmpty" class="grid gap-4 md:grid-cols-2">
         <section class="sheet self-start">
@@ -219,32 +228,7 @@ async function start() {
             <AppButton kind="main" @click="start">New formula</AppButton>
           </div>
         </section>
-        <section class="sheet self-start">
-          <h2 class="px-4 py-3">Ready on the mantle</h2>
-          <ul>
-            <li
-              v-for="batch in ready.slice(0, 5)"
-              :key="batch.id"
-              class="relative grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white"
-            >
-              <BarFace :face="batch.face" />
-              <NuxtLink
-                :to="`/batches/${batch.id}`"
-                class="truncate font-[650] after:absolute after:inset-0"
-                >{{ batch.name }} {{ batch.number }}</NuxtLink
-              >
-              <span class="figure text-sm text-ink-2"
-                >{{ standingOf(batch, today).bars }} bars</span
-              >
-            </li>
-          </ul>
-          <p v-if="!ready.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
-            Nothing is ready yet.
-          </p>
-          <p v-else-if="ready.length > 5" class="border-t border-line-2 px-4 py-2.5">
-            <NuxtLink to="/rack" class="link">{{ ready.length - 5 }} more on the rack</NuxtLink>
-          </p>
-        </section>
+        <RunsOut :batches="batches.list" />
       </div>
     </div>
   </div>

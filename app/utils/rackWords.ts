@@ -8,6 +8,7 @@ import type {
   RejectReason,
   Touch,
 } from '#contracts/rackWords'
+import type { Place } from '#contracts/workshop'
 import { feelKinds } from '#core/rack/feel'
 import { troubleKinds } from '#core/rack/troubles/kinds'
 import type { Due } from '#core/rack/due'
@@ -101,7 +102,11 @@ export const labelText = ({ netGrams }: DryingFacts, say: Speaker): string =>
   say.amount(Math.floor(netGrams))
 
 /** What happened, in one line. */
-export function happenedText(event: NewBatchEvent, say: Speaker): string {
+export function happenedText(
+  event: NewBatchEvent,
+  say: Speaker,
+  places: readonly Place[] = [],
+): string {
   const bars = (count: number) => `${count} ${count === 1 ? 'bar' : 'bars'}`
   switch (event.kind) {
     case 'poured':
@@ -117,7 +122,12 @@ export function happenedText(event: NewBatchEvent, say: Speaker): string {
     case 'finished':
       return `${finishWords[event.step]}${event.grams ? `, ${say.mass(event.grams)} off a bar` : ''}`
     case 'placed':
-      return `Placed: ${event.spread.map(({ bars: count }) => bars(count)).join(', ')}`
+      return `Placed: ${event.spread
+        .map(({ place, bars: count }) => {
+          const name = places.find(({ id }) => id === place)?.name
+          return name ? `${bars(count)} on ${name}` : bars(count)
+        })
+        .join(', ')}`
     case 'pictured':
       return event.note || 'Photographed'
     case 'felt':

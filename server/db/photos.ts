@@ -3,8 +3,8 @@ import { join } from 'node:path'
 import type { Db } from './connection'
 
 /** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
-export const photoFolder = (db: Db): string => `${db.name.replace(/\.sqlite$/, '')}-photos`
-const fileOf = (db: Db, id: string) => join(photoFolder(db), id)
+export const photosOf = (database: string): string => `${database.replace(/\.sqlite$/, '')}-photos`
+const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
 /** Keeps a photo of a batch. The same id again is kept once. */
 export function keepPhoto(
@@ -13,7 +13,7 @@ export function keepPhoto(
   now: string,
 ): void {
   const { id, batchId, type, bytes } = photo
-  mkdirSync(photoFolder(db), { recursive: true })
+  mkdirSync(photosOf(db.name), { recursive: true })
   if (!existsSync(fileOf(db, id))) {
     // Written aside and then named: a power cut leaves no half picture under the name.
     writeFileSync(`${fileOf(db, id)}.part`, bytes)

@@ -1,11 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { copyFileSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, cpSync, existsSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { loadDemo } from '../../demo/load'
 import { openDatabase } from '../../server/db/connection'
 import { migrationFiles } from '../../server/db/migrationFiles'
+import { photosOf } from '../../server/db/photos'
 
 /** The day all tests happen on: a Monday morning. */
 export const fixedNow = '2026-11-23T09:30:00Z'
@@ -69,7 +70,10 @@ export class TestServer {
       await claimPort(),
       await claimPort(),
     )
-    if (template) copyFileSync(template, server.database)
+    if (template) {
+      copyFileSync(template, server.database)
+      cpSync(photosOf(template), photosOf(server.database), { recursive: true })
+    }
     await server.run()
     return server
   }

@@ -94,6 +94,7 @@ const share = computed(() => ({
         </p>
       </div>
     </div>
+    <LazyFeltLine :traits="traits" :formula-id="editor.id" />
     <LazyHelpList v-if="helping" class="border-t border-line-2" />
     <LazyRegionsDialog v-if="editingRegions" v-model="editingRegions" :use="document.use" />
   </section>

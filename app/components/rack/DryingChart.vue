@@ -25,6 +25,18 @@ const means = computed(() => {
   return [...byDay].map(([day, grams]) => [day, grams.reduce((a, b) => a + b, 0) / grams.length])
 })
 const green = '#2a6d4e'
+/** To which side the two dates are written, so that they neither meet nor run off the picture. */
+const labelSides = computed(() => {
+  const first = Math.min(now.value, dry.value) / until.value
+  const near = Math.abs(now.value - dry.value) / until.value < 0.4
+  const early = first < 0.2 && !near ? 'left' : near ? 'right' : 'center'
+  const late = near
+    ? 'left'
+    : Math.max(now.value, dry.value) / until.value > 0.85
+      ? 'right'
+      : 'center'
+  return dry.value < now.value ? { dry: early, today: late } : { dry: late, today: early }
+})
 const option = computed(() => {
   const curve = dryingCurve(drying.value, chance(1), until.value)
   const line = { type: 'line', showSymbol: false, animation: false, silent: true }
@@ -85,7 +97,12 @@ const option = computed(() => {
           data: [
             {
               xAxis: now.value,
-              label: { formatter: 'today', position: 'end', color: '#4c595b' },
+              label: {
+                formatter: 'today',
+                position: 'end',
+                align: labelSides.value.today,
+                color: '#4c595b',
+              },
               lineStyle: { color: '#182022', type: 'dotted' },
             },
             ...(dry.value > 0 && dry.value <= until.value
@@ -94,8 +111,8 @@ const option = computed(() => {
                     xAxis: dry.value,
                     label: {
                       formatter: `dry ${label(dry.value)}`,
-                      position: 'insideEndTop',
-                      rotate: 0,
+                      position: 'end',
+                      align: labelSides.value.dry,
                       color: green,
                       fontWeight: 'bold',
                     },

@@ -102,9 +102,10 @@ function dropped(to: Shelf) {
             @click="emit('choose', item.batch.id)"
           >
             <span class="text-[12.5px]"
-              ><b class="font-[650]">{{ item.batch.name }}</b>
-              <span class="figure text-ink-2">
-                {{ item.batch.number }} · {{ item.bars }}</span
+              ><b class="font-[650]">{{ item.batch.name }}</b
+              ><span class="figure ml-1 text-ink-2"
+                >{{ item.batch.number }} · {{ item.bars }}
+                {{ item.bars === 1 ? 'bar' : 'bars' }}</span
               ></span
             >
             <span class="flex items-end gap-[2px] overflow-hidden">

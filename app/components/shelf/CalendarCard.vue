@@ -24,6 +24,8 @@ function show() {
   open.value = true
   void ask('get')
 }
+/** Whether this browser tells what is due; null where it cannot. */
+const telling = useDueNotices()
 async function copy() {
   try {
     await navigator.clipboard.writeText(address.value)
@@ -56,6 +58,23 @@ async function copy() {
         Whoever knows it can read it. It works on this computer; from others only once Mantle is
         opened to the local network.
       </p>
+      <div class="border-t border-line-2 pt-3">
+        <label v-if="telling.can.value" class="flex items-center gap-2 font-semibold"
+          ><input
+            type="checkbox"
+            :checked="telling.on.value"
+            @change="telling.set(($event.target as HTMLInputElement).checked)"
+          />
+          Tell me on this computer, while Mantle is open</label
+        >
+        <p v-else class="text-sm text-ink-2">
+          This browser tells nothing by itself: it does so only on this computer (127.0.0.1) or over
+          a secure address, and when its settings allow notices.
+        </p>
+        <p v-if="telling.refused.value" class="text-sm text-warn">
+          The browser does not allow notices from Mantle; its settings for this page can.
+        </p>
+      </div>
       <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
     </div>
     <template #actions>

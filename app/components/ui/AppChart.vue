@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LineChart, ScatterChart } from 'echarts/charts'
+import { BarChart, LineChart, ScatterChart } from 'echarts/charts'
 import {
   GridComponent,
   MarkAreaComponent,
@@ -12,6 +12,7 @@ import VChart from 'vue-echarts'
 
 /** The one chart. Give it a height; what it shows is said in words as well. */
 use([
+  BarChart,
   LineChart,
   ScatterChart,
   GridComponent,

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { cureRule } from '#core/rack/cure'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
 
+/** A batch: before the pour its sheet, afterwards its whole life. */
 const route = useRoute()
 const id = String(route.params.id)
 const batches = useBatches()
@@ -12,7 +12,6 @@ const { today, say } = storeToRefs(workshop)
 
 const batch = ref<Batch | null>(null)
 const problem = ref('')
-const note = ref('')
 async function load() {
   try {
     batch.value = await api.get<Batch>(`/api/batches/${id}`)
@@ -26,7 +25,6 @@ useHead({
   title: () =>
     batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle',
 })
-
 /** An undo in a toast changes the batch in the store; this page follows it. */
 watch(
   () => batches.latest,
@@ -39,15 +37,9 @@ const told = computed(() => (batch.value ? standingEvents(batch.value.events) : 
 const atBench = computed(() =>
   told.value.some((event) => event.kind === 'poured' && event.made !== undefined),
 )
-async function addNote() {
-  if (!note.value.trim()) return
-  const kept = await batches.tell(
-    id,
-    { kind: 'noted', day: today.value, note: note.value.trim() },
-    'Note kept.',
-  )
-  if (kept) note.value = ''
-}
+const lessons = computed(() =>
+  told.value.flatMap((event) => (event.kind === 'noted' && event.lesson ? [event] : [])),
+)
 const print = () => window.print()
 </script>
 
@@ -57,14 +49,48 @@ const print = () => window.print()
     v-else-if="batch && standing"
     class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px] print:block print:p-0"
   >
-    <BatchSheet :batch="batch" />
-    <aside class="no-print space-y-4 max-lg:order-first" aria-label="Where this batch stands">
-      <div class="sheet px-5 py-4">
+    <BatchSheet v-if="!batch.facts.pouredOn" :batch="batch" />
+    <div v-else class="grid content-start gap-4">
+      <section class="sheet px-5 py-4">
+        <div class="mb-2 flex items-center gap-3">
+          <BarFace :face="batch.face" :width="58" :height="38" />
+          <h2>Its life, from the pour on</h2>
+        </div>
+        <LifeLine :batch="batch" />
+      </section>
+      <section v-if="lessons.length" class="sheet border-l-4 border-l-ok px-5 py-3">
+        <h2>Learned</h2>
+        <p v-for="lesson in lessons" :key="lesson.id">{{ lesson.note }}</p>
+      </section>
+      <TroubleCauses v-if="batch.facts.troubles.length" :batch="batch" />
+      <PhotoStrip :batch="batch" />
+      <FeelCard :batch="batch" />
+      <div class="grid gap-4 xl:grid-cols-2">
+        <section class="sheet px-5 py-4">
+          <h2 class="mb-1">As frozen, as made</h2>
+          <AsMade :batch="batch" />
+        </section>
+        <section class="sheet px-5 py-4">
+          <h2 class="mb-2">What happened</h2>
+          <HappenedList :batch="batch" />
+        </section>
+      </div>
+    </div>
+    <aside class="space-y-4 max-lg:order-first print:mt-4" aria-label="Where this batch stands">
+      <div class="sheet px-5 py-4 no-print">
         <h1 class="text-[20px]">{{ batch.name }} {{ batch.number }}</h1>
         <p class="mb-3 text-ink-2"><StandingLine :batch="batch" /></p>
         <BatchActions :batch="batch" class="mb-3" />
-        <div class="flex flex-wrap gap-2">
-          <AppButton @click="print"><Printer :size="16" /> Print the sheet</AppButton>
+        <div class="flex flex-wrap gap-x-4 gap-y-2">
+          <AppButton @click="print"
+            ><Printer :size="16" />
+            {{ batch.facts.pouredOn ? 'Print' : 'Print the sheet' }}</AppButton
+          >
+          <template v-if="batch.facts.pouredOn">
+            <AppButton :to="`/batches/${batch.id}/sheet`">Its sheet</AppButton>
+            <AppButton :to="`/batches/${batch.id}/help`">Ask for help</AppButton>
+            <AppButton :to="`/batches/compare?a=${batch.id}`">Compare</AppButton>
+          </template>
           <AppButton v-if="atBench" :to="`/bench/${batch.id}`">As made at the bench</AppButton>
           <AppButton :to="`/formulas/${batch.formulaId}`">Its formula now</AppButton>
         </div>
@@ -73,38 +99,15 @@ const print = () => window.print()
         <BatchDates :batch="batch" />
         <LazyDryingChart v-if="batch.facts.drying" :batch="batch" class="mt-4 h-[190px]" />
         <p v-if="batch.facts.drying" class="figure mt-1 text-sm text-ink-2">
-          Label it {{ labelText(batch.facts.drying, say) }}: 97.5 of 100 bars still weigh that when
-          long dried.
+          On the dry day a bar weighs about
+          {{ say.mass(Number(batch.facts.drying.gramsDry.toFixed(1))) }}. Label it
+          {{ labelText(batch.facts.drying, say) }}: 97.5 of 100 bars still weigh that when long
+          dried.
         </p>
       </div>
-      <div class="sheet px-5 py-4">
+      <div v-else class="sheet px-5 py-4">
         <h2 class="mb-2">What happened</h2>
-        <ol class="space-y-2">
-          <li class="flex gap-3">
-            <span class="w-20 shrink-0 text-ink-2">{{
-              dayText(workshop.dayOf(batch.madeAt), { today })
-            }}</span>
-            <span
-              >Planned, {{ batch.bars }} bars,
-              {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? batch.cure.rule }}:
-              {{ batch.cure.days }} days</span
-            >
-          </li>
-          <li v-for="event in told" :key="event.id" class="flex gap-3">
-            <span class="w-20 shrink-0 text-ink-2">{{ dayText(event.day, { today }) }}</span>
-            <span class="figure min-w-0 break-words">{{ happenedText(event, say) }}</span>
-          </li>
-        </ol>
-        <form class="mt-3 flex gap-2" @submit.prevent="addNote">
-          <input
-            v-model="note"
-            class="field min-w-0 flex-1"
-            maxlength="2000"
-            aria-label="A note on this batch"
-            placeholder="What was learned"
-          />
-          <AppButton @click="addNote">Keep</AppButton>
-        </form>
+        <HappenedList :batch="batch" />
       </div>
     </aside>
   </div>

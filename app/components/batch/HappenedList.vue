@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Batch } from '#contracts/batch'
+import { cureRule } from '#core/rack/cure'
+import { standingEvents } from '#core/rack/standing'
+
+/** Everything that happened to a batch, in order, each to be taken back. */
+const { batch } = defineProps<{ batch: Batch }>()
+const batches = useBatches()
+const workshop = useWorkshop()
+const { today, say } = storeToRefs(workshop)
+const told = computed(() => standingEvents(batch.events))
+/** What is done again and again would bury the rest: it is folded. */
+const often = new Set(['turned', 'weighed', 'placed'])
+const all = ref(false)
+const folded = computed(() => told.value.filter(({ kind }) => often.has(kind)).length)
+const shown = computed(() =>
+  all.value || folded.value < 4 ? told.value : told.value.filter(({ kind }) => !often.has(kind)),
+)
+const says = (event: (typeof told.value)[number]) =>
+  happenedText(event, say.value, workshop.settings.rack.places)
+const undo = (event: string) =>
+  void batches.tell(batch.id, { kind: 'undone', event }, 'Taken back.')
+</script>
+
+<template>
+  <ol class="space-y-2">
+    <li class="flex gap-3">
+      <span class="w-24 shrink-0 text-ink-2">{{
+        dayText(workshop.dayOf(batch.madeAt), { today })
+      }}</span>
+      <span
+        >Planned, {{ batch.bars }} bars,
+        {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? 'a rule of our own' }}:
+        {{ batch.cure.days }} days</span
+      >
+    </li>
+    <li v-for="event in shown" :key="event.id" class="group flex gap-3">
+      <span class="w-24 shrink-0 text-ink-2">{{ dayText(event.day, { today }) }}</span>
+      <span class="figure min-w-0 flex-1 break-words">{{ says(event) }}</span>
+      <button
+        type="button"
+        class="link shrink-0 self-start text-sm opacity-0 group-hover:opacity-100 focus:opacity-100 print:hidden"
+        :aria-label="`Take back: ${says(event)}`"
+        @click="undo(event.id)"
+      >
+        Take back
+      </button>
+    </li>
+  </ol>
+  <button v-if="folded > 3" type="button" class="link mt-2 print:hidden" @click="all = !all">
+    {{ all ? 'Without turnings and weigh-ins' : `With ${folded} turnings, weigh-ins and moves` }}
+  </button>
+</template>

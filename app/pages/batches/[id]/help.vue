@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { Batch } from '#contracts/batch'
+import { Copy, Printer } from '@lucide/vue'
+
+/** One page that tells another maker everything to judge a batch by. */
+const id = String(useRoute().params.id)
+const { today, say, humidity } = storeToRefs(useWorkshop())
+const batch = ref<Batch | null>(null)
+const problem = ref('')
+const question = ref('')
+const copied = ref(false)
+onMounted(async () => {
+  try {
+    batch.value = await api.get<Batch>(`/api/batches/${id}`)
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+})
+useHead({
+  title: () => (batch.value ? `Help, batch ${batch.value.number} · Mantle` : 'Help · Mantle'),
+})
+const parts = computed(() =>
+  batch.value ? helpSheet(batch.value, say.value, today.value, humidity.value) : [],
+)
+const title = computed(() =>
+  batch.value ? `${batch.value.name}, batch ${batch.value.number}: what do you make of it?` : '',
+)
+const refused = ref(false)
+async function copy() {
+  try {
+    await navigator.clipboard.writeText(helpText(title.value, question.value.trim(), parts.value))
+    copied.value = true
+  } catch {
+    refused.value = true
+  }
+}
+const save = () =>
+  download(
+    `batch-${batch.value!.number}-help.txt`,
+    helpText(title.value, question.value.trim(), parts.value),
+    'text/plain',
+  )
+const print = () => window.print()
+</script>
+
+<template>
+  <ProblemPage v-if="problem" :says="problem" to="/rack" label="To the rack" />
+  <div v-else-if="batch" class="mx-auto max-w-[900px] px-3 py-4 sm:px-6 print:p-0">
+    <div class="mb-3 flex flex-wrap items-center justify-between gap-3 no-print">
+      <AppButton :to="`/batches/${batch.id}`">To the batch</AppButton>
+      <div class="flex flex-wrap gap-3">
+        <AppButton @click="copy"
+          ><Copy :size="16" /> {{ copied ? 'Copied' : 'Copy as text' }}</AppButton
+        >
+        <AppButton @click="save">Save as text</AppButton>
+        <AppButton @click="print"><Printer :size="16" /> Print</AppButton>
+      </div>
+    </div>
+    <p v-if="refused" role="alert" class="mb-3 text-stop no-print">
+      This browser does not let Mantle copy; save it as text instead.
+    </p>
+    <article class="sheet px-6 py-5">
+      <h1 class="mb-2 text-[20px]">{{ title }}</h1>
+      <label class="grid gap-1 font-semibold no-print">
+        What you ask
+        <textarea v-model="question" class="field min-h-16 font-normal" maxlength="1000" />
+      </label>
+      <p v-if="question" class="hidden print:block">{{ question }}</p>
+      <div class="mt-3 gap-x-8 sm:columns-2 print:columns-2">
+        <section v-for="part in parts" :key="part.title" class="mb-3 break-inside-avoid">
+          <h2>{{ part.title }}</h2>
+          <ul class="figure text-[13.5px]">
+            <li v-for="line in part.lines" :key="line">{{ line }}</li>
+          </ul>
+        </section>
+      </div>
+      <PhotoStrip :batch="batch" />
+    </article>
+  </div>
+</template>

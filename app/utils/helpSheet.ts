@@ -1,0 +1,132 @@
+import type { Batch } from '#contracts/batch'
+import { libraryOf } from '#core/formula/freeze'
+import { standingEvents } from '#core/rack/standing'
+import { troubleKinds } from '#core/rack/troubles/kinds'
+import { daysBetween } from '#core/units/days'
+import type { Speaker } from '#core/units/say'
+
+export interface HelpPart {
+  title: string
+  lines: string[]
+}
+
+/**
+ * Everything that another maker needs to judge a batch: with a photograph people post the oils and leave out the three things
+ * that matter, lye strength, temperatures and what was done. What nobody wrote down is said too.
+ * @param room humidity of the room, 0–1
+ */
+export function helpSheet(batch: Batch, say: Speaker, today: string, room: number): HelpPart[] {
+  const { document, result } = batch.frozen
+  const library = libraryOf(batch.frozen)
+  const events = standingEvents(batch.events)
+  const rows = madeRows(batch, say)
+  const pouredOn = batch.facts.pouredOn
+  const dayOf = (day: string) => (pouredOn ? `day ${daysBetween(pouredOn, day)}` : day)
+  const { alkali, method } = document
+  const lye = [
+    result.lye.solution === null
+      ? `sodium hydroxide ${say.mass(result.lye.naoh)}, taken as ${say.percent(alkali.naohPurity, 1)} pure`
+      : `ready-mixed lye ${say.mass(result.lye.solution)} of ${say.percent(alkali.solutionStrength ?? 0, 1)}`,
+    ...(result.lye.koh ? [`potassium hydroxide ${say.mass(result.lye.koh)}`] : []),
+  ]
+  const happened = events.filter(
+    (event) => !['weighed', 'turned', 'out', 'placed', 'poured', 'pictured'].includes(event.kind),
+  )
+  const weighed = events.flatMap((event) => (event.kind === 'weighed' ? [event] : []))
+  const missing = [
+    ...(rows.some((row) => row.says === 'Superfat' && row.made === '–')
+      ? ['What the scale really said: the figures are those of the plan.']
+      : []),
+    ...(rows.some((row) => row.says === 'Lye and oils met at' && row.made === '–')
+      ? ['The temperatures when lye and oils met.']
+      : []),
+    ...(rows.some((row) => row.says === 'Poured at' && row.made === '–')
+      ? ['How thick it was poured, and how long it was blended.']
+      : []),
+    ...(events.some(({ kind }) => kind === 'gelled') ? [] : ['Whether it gelled.']),
+    ...(events.some(({ kind }) => kind === 'strip') ? [] : ['A strip: nobody tested it.']),
+    ...(batch.facts.cutOn && !weighed.length ? ['Weigh-ins.'] : []),
+  ]
+  return [
+    {
+      title: 'Trouble',
+      lines: batch.facts.troubles.map(
+        ({ trouble, how }) =>
+          `${troubleKinds[trouble].says}, ${howBad[how]} (${troubleKinds[trouble].looks})`,
+      ),
+    },
+    {
+      title: 'Fats',
+      lines: result.fats.map(
+        (fat) =>
+          `${fat.name}: ${say.percent(fat.share)}, ${say.mass(fat.grams)} (saponification value ${fat.sap})`,
+      ),
+    },
+    {
+      title: 'Lye and water',
+      lines: [
+        ...lye,
+        `water ${say.mass(result.water.content)} in all`,
+        ...result.liquids.map(
+          ({ name, grams }) => `of that as ${name.toLowerCase()} ${say.mass(grams)}`,
+        ),
+      ],
+    },
+    {
+      title: 'Extras and scent',
+      lines: [...result.additives, ...result.scents].map(
+        ({ name, grams }) =>
+          `${name} ${say.mass(grams)}, ${say.percent(result.oils ? grams / result.oils : 0)} of the oils`,
+      ),
+    },
+    {
+      title: 'As made',
+      lines: rows.map((row) =>
+        [
+          `${row.says}: ${row.made === '–' ? 'not recorded' : row.made}`,
+          ...(row.planned === '–' || row.planned === row.made ? [] : [`planned ${row.planned}`]),
+        ].join(', '),
+      ),
+    },
+    {
+      title: 'How',
+      lines: [
+        `${method.blender ? 'With a blender' : 'By hand'}, ${document.parts.length ? `${document.parts.length} parts` : 'one pot'}, poured ${method.pattern.replaceAll('-', ' ')}`,
+        `Room at about ${say.percent(room, 0)} humidity`,
+        ...document.additives.flatMap(({ id, carrier }) =>
+          carrier ? [`${library.additives.get(id)?.name ?? id} stirred into oil first`] : [],
+        ),
+      ],
+    },
+    {
+      title: 'What happened',
+      lines: happened.map((event) => `${dayOf(event.day)}: ${happenedText(event, say)}`),
+    },
+    {
+      title: 'Weights of marked bars',
+      lines: weighed.map(
+        (event) =>
+          `${dayOf(event.day)}: ${event.bars.map(({ bar, grams }) => `bar ${bar} ${say.mass(grams)}`).join(', ')}`,
+      ),
+    },
+    { title: 'Not known', lines: missing },
+    {
+      title: 'Now',
+      lines: [
+        pouredOn
+          ? `Poured ${dayText(pouredOn, { today })}, today is ${dayOf(today)}`
+          : 'Not poured',
+        `Usable: ${usableText(batch)}`,
+      ],
+    },
+  ].filter(({ lines }) => lines.length)
+}
+
+/** The same as plain text, to paste into a message. */
+export const helpText = (title: string, question: string, parts: HelpPart[]): string =>
+  [
+    title,
+    ...(question ? ['', question] : []),
+    ...parts.flatMap((part) => ['', part.title, ...part.lines.map((line) => `- ${line}`)]),
+    '',
+  ].join('\n')

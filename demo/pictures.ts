@@ -1,0 +1,46 @@
+import { PNG } from 'pngjs'
+import type { Face } from '#core/formula/face'
+import type { Trouble } from '#contracts/rackWords'
+import { chance } from '#core/risk/chance'
+
+/* The Slate Shed's photos: drawn here, since nobody has photographed soap that does not exist. */
+
+type Colour = [number, number, number]
+const colourOf = (hex: string): Colour => [
+  parseInt(hex.slice(1, 3), 16),
+  parseInt(hex.slice(3, 5), 16),
+  parseInt(hex.slice(5, 7), 16),
+]
+const bench: Colour = [112, 108, 100]
+const width = 480
+const height = 360
+
+/** A cut face on the bench, with the wave of its pour, and what is wrong with it. */
+export function drawnPhoto(face: Face, seed: number, trouble: Trouble | null = null): Buffer {
+  const random = chance(seed)
+  const png = new PNG({ width, height })
+  const [base, wave] = [colourOf(face.base), colourOf(face.wave)]
+  const spots = Array.from({ length: 16 }, () => ({
+    x: 90 + random.uniform() * 300,
+    y: 80 + random.uniform() * 200,
+    r: 3 + random.uniform() * 9,
+  }))
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const inside = x > 70 && x < 410 && y > 60 && y < 300
+      const line =
+        60 + 240 * (0.5 + face.lift * 0.18) + 22 * Math.sin(x / 38) + 9 * Math.sin(x / 13)
+      let colour = inside ? (y > line ? wave : base) : bench
+      const spot = inside && spots.some((one) => Math.hypot(x - one.x, y - one.y) < one.r)
+      if (spot && trouble === 'orange-spots') colour = [196, 120, 40]
+      if (inside && trouble === 'ash' && y < 92 + 8 * Math.sin(x / 21)) colour = [240, 240, 236]
+      if (inside && trouble === 'oil-on-top' && y < 88) colour = [205, 180, 92]
+      if (inside && trouble === 'crumbled' && x > 378 + 14 * Math.sin(y / 9)) colour = bench
+      const grain = 1 + (random.uniform() - 0.5) * 0.07 - (inside ? (y - 60) / 2600 : 0)
+      colour.forEach((value, place) => {
+        png.data[(y * width + x) * 4 + place] = Math.max(0, Math.min(255, value * grain))
+      })
+      png.data[(y * width + x) * 4 + 3] = 255
+    }
+  return PNG.sync.write(png)
+}
