@@ -14,6 +14,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 30_000,
     trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',

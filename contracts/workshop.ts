@@ -8,14 +8,14 @@ import { traits, uses } from './words'
 /** How long a kind of soap cures. */
 const cureRuleSchema = z.strictObject({
   id: z.string().min(1).max(40),
-  label: z.string().trim().min(1, 'Give it a name.').max(60),
+  label: z.string().trim().min(1).max(60),
   days: z.number().int({ error: 'Days are whole numbers.' }).min(1).max(1500),
 })
 
 /** Where bars dry, and how many find room there. */
 const placeSchema = z.strictObject({
   id: idSchema,
-  name: z.string().trim().min(1, 'Give it a name.').max(60),
+  name: z.string().trim().min(1).max(60),
   kind: z.enum(['plank', 'tray']),
   bars: barsSchema,
 })

@@ -1,9 +1,12 @@
-import type { Batch, NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
-import { batchEventSchema } from '#contracts/batch'
-import { describe, expect, it } from 'vitest'
+import {
+  batchEventSchema,
+  type Batch,
+  type NewBatchEvent,
+  type ToldBatchEvent,
+} from '#contracts/batch'
 import { blankFormula } from '../formula/blank'
+import { describe, expect, it } from 'vitest'
 import { computeFormula } from '../formula/compute'
-import { freeze } from '../formula/freeze'
 import { library } from '../materials/library'
 import { chance } from '../risk/chance'
 import { addDays, dayIn, daysBetween } from '../units/days'
@@ -14,24 +17,10 @@ import { cureRuleFor } from './cure'
 import { dryingForecast, dryingPrior, fitDrying, sidesOf } from './drying'
 import { dryDay, leftAfter } from './dryingModel'
 import { dueFor, dueOf, weighOn } from './due'
-import { factsOf } from './facts'
 import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
+import { batchOf, told } from '../../tests/support/batchOf'
 
-const at = '2026-03-01T09:00:00Z'
-const document = {
-  ...blankFormula('Slab'),
-  fats: [
-    { id: 'olive', share: 0.7, moment: 'pot' as const, inLye: true },
-    { id: 'coconut', share: 0.3, moment: 'pot' as const, inLye: true },
-  ],
-}
-const frozen = freeze(document, library)
-let count = 0
-/** An event with an id and a moment of its own. */
-const told = (event: NewBatchEvent): ToldBatchEvent =>
-  ({ ...batchEventSchema.parse({ id: idOf(count++), ...event }), at }) as ToldBatchEvent
-const idOf = (number: number) => `00000000-0000-7000-8000-${String(number).padStart(12, '0')}`
 const poured = told({ kind: 'poured', day: '2026-03-01' })
 const cut = told({ kind: 'cut', day: '2026-03-02', bars: 11 })
 const out = (bars: number, how: 'sold' | 'used' = 'sold') =>
@@ -42,20 +31,7 @@ const zap = (is: boolean, day = '2026-03-05') => told({ kind: 'zapped', day, zap
 const weighed = (day: string, ...grams: number[]) =>
   told({ kind: 'weighed', day, bars: grams.map((one, index) => ({ bar: index + 1, grams: one })) })
 
-const batch = (events: ToldBatchEvent[], days = 42): Batch => ({
-  id: 'batch',
-  number: 1,
-  formulaId: 'formula',
-  name: 'Slab',
-  madeAt: at,
-  bars: 12,
-  cure: { rule: 'most', days },
-  face: { base: '#eee', wave: '#ddd', lift: 0.4 },
-  batterGrams: frozen.result.batter,
-  frozen,
-  events,
-  facts: factsOf({ bars: 12, frozen, events }, 0.55),
-})
+const batch = (events: ToldBatchEvent[], days = 42): Batch => batchOf(events, { days })
 const stageOn = (events: ToldBatchEvent[], today: string) => standingOf(batch(events), today).stage
 
 describe('where a batch stands', () => {
@@ -185,7 +161,11 @@ describe('usable', () => {
 
 describe('what may happen', () => {
   const why = (events: ToldBatchEvent[], event: NewBatchEvent, today = '2026-06-01') =>
-    whyNot(batch(events), batchEventSchema.parse({ id: idOf(999), ...event }), today)
+    whyNot(
+      batch(events),
+      batchEventSchema.parse({ id: '00000000-0000-7000-8000-000000000999', ...event }),
+      today,
+    )
   const sold = { kind: 'out', day: '2026-05-02', bars: 2, how: 'sold' } as const
   it.each([
     [/not cut/, [poured], sold],

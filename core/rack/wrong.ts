@@ -112,10 +112,10 @@ export interface WrongAnswer {
   mustNot: string[]
 }
 
-/** Superfat under which a bar is for cleaning, and over which it stays soft and spoils early. */
+/** Superfat under which a bar is for cleaning; over which it stays soft and spoils early, unless its formula wants it so. */
 const lean = 0.02
-const rich = 0.12
-const tooRich = 0.3
+const rich = { from: 0.12, over: 0.04 } as const
+const tooRich = { from: 0.3, over: 0.15 } as const
 /** Superfat that a rework aims at when the formula's own is lower. */
 const reworkTo = 0.05
 /** Water for each gram of lye that is added to finished soap: enough to dissolve it well. */
@@ -186,14 +186,15 @@ export function rescueOf(frozen: Frozen, made: Made, left: number): WrongAnswer 
       ],
       mustNot: [noSkin, 'One strip is not enough: grains of lye sit in single bars.'],
     }
-  if (made.superfat > rich) {
+  const above = ({ from, over }: { from: number; over: number }) =>
+    made.superfat > Math.max(from, target + over)
+  if (above(rich)) {
     const naoh = (balance.fats * (1 - target) - bound) * left
     return {
-      kind: made.superfat > tooRich ? 'too-rich' : 'rich',
-      says:
-        made.superfat > tooRich
-          ? 'Far too little lye: greasy, soft, more fat than soap. It does not bite.'
-          : 'More free fat than wanted: softer, less lather, spoils sooner. It does not bite.',
+      kind: above(tooRich) ? 'too-rich' : 'rich',
+      says: above(tooRich)
+        ? 'Far too little lye: greasy, soft, more fat than soap. It does not bite.'
+        : 'More free fat than wanted: softer, less lather, spoils sooner. It does not bite.',
       can: [
         {
           says: `Rework it with the lye that is missing, dissolved in ${reworkRatio} times its weight of water and cooled, to ${Math.round(target * 100)} % superfat. ${rework}`,
@@ -202,7 +203,7 @@ export function rescueOf(frozen: Frozen, made: Made, left: number): WrongAnswer 
             { what: 'water', grams: naoh * reworkRatio },
           ],
         },
-        ...(made.superfat > tooRich
+        ...(above(tooRich)
           ? []
           : [
               {

@@ -1,4 +1,4 @@
-import { expect, openFormula, saved, test, typeLine } from './fixtures'
+import { confirm, expect, openFormula, saved, test, typeLine } from './fixtures'
 
 test('the shelf says what is due, and it can be answered in place', async ({ page }) => {
   await page.goto('/')
@@ -24,7 +24,8 @@ test('bars climb from plank to plank and leave from the mantle', async ({ page }
     .click()
   const panel = page.getByRole('complementary', { name: 'The chosen batch' })
   await expect(panel.getByText(/^28 days, /)).toBeVisible()
-  await panel.getByRole('button', { name: 'Off the rack' }).click()
+  await panel.getByRole('button', { name: 'More to write down' }).click()
+  await page.getByRole('menuitem', { name: 'Off the rack' }).click()
   await page.getByLabel('What was learned').fill('All to the wardrobe.')
   await page.getByRole('button', { name: 'Take it off' }).click()
   await expect(page.getByRole('button', { name: /Wardrobe Block 24/ })).toBeHidden()
@@ -45,8 +46,9 @@ test('a batch keeps its formula while the formula moves on', async ({ page }) =>
   await saved(page)
   await page.goto(sheet)
   await expect(page.getByTestId('weigh-naoh')).toHaveText(lye!)
-  await page.getByLabel('A note on this batch').fill('Shed was 9 degrees.')
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.getByRole('button', { name: 'Note or photo' }).click()
+  await page.getByLabel('Note', { exact: true }).fill('Shed was 9 degrees.')
+  await confirm(page, 'Keep it')
   await expect(page.getByRole('listitem').filter({ hasText: 'Shed was 9 degrees.' })).toBeVisible()
 })
 

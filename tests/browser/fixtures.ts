@@ -1,4 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test'
+import { v7 } from 'uuid'
+import type { Batch, NewBatchEvent } from '../../contracts/batch'
+import { blankFormula } from '../../core/formula/blank'
+import { send } from '../support/send'
 import { TestServer } from '../support/server'
 
 interface Fixtures {
@@ -50,3 +54,41 @@ export async function openFormula(page: Page, name: string): Promise<void> {
   await page.getByRole('link', { name, exact: true }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue(name)
 }
+
+/** A batch of a formula, planned, with what happened to it. */
+export async function plannedBatch(
+  url: string,
+  name: string,
+  days: number,
+  ...events: NewBatchEvent[]
+) {
+  const formulaId = v7()
+  await send(`${url}/api/formulas/${formulaId}`, 'PUT', {
+    revision: 0,
+    document: {
+      ...blankFormula(name),
+      fats: [
+        { id: 'olive', share: 0.7 },
+        { id: 'coconut', share: 0.3 },
+      ],
+    },
+  })
+  const { body } = await send<Batch>(`${url}/api/batches`, 'POST', {
+    id: v7(),
+    formulaId,
+    revision: 1,
+    bars: 12,
+    cure: { rule: 'most', days },
+  })
+  for (const event of events)
+    await send(`${url}/api/batches/${body.id}/events`, 'POST', { id: v7(), ...event })
+  return body
+}
+/** Bars on a plank of the rack. */
+export const plank = (page: Page, name: string, bar: RegExp) =>
+  page.getByRole('region', { name }).getByRole('button', { name: bar })
+/** What is told of the chosen batch beside the rack. */
+export const panel = (page: Page) => page.getByRole('complementary', { name: 'The chosen batch' })
+/** Presses a button of the open dialog. */
+export const confirm = (page: Page, says: string) =>
+  page.getByRole('dialog').getByRole('button', { name: says }).click()

@@ -1,43 +1,10 @@
-import type { Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import { v7 } from 'uuid'
-import type { Batch, NewBatchEvent } from '../../contracts/batch'
-import { blankFormula } from '../../core/formula/blank'
 import { send } from '../support/send'
-import { expect, test } from './fixtures'
-
-/** A batch of a formula, planned, with what happened to it. */
-async function batchOf(url: string, name: string, days: number, ...events: NewBatchEvent[]) {
-  const formulaId = v7()
-  await send(`${url}/api/formulas/${formulaId}`, 'PUT', {
-    revision: 0,
-    document: {
-      ...blankFormula(name),
-      fats: [
-        { id: 'olive', share: 0.7 },
-        { id: 'coconut', share: 0.3 },
-      ],
-    },
-  })
-  const { body } = await send<Batch>(`${url}/api/batches`, 'POST', {
-    id: v7(),
-    formulaId,
-    revision: 1,
-    bars: 12,
-    cure: { rule: 'most', days },
-  })
-  for (const event of events)
-    await send(`${url}/api/batches/${body.id}/events`, 'POST', { id: v7(), ...event })
-  return body
-}
-const plank = (page: Page, name: string, bar: RegExp) =>
-  page.getByRole('region', { name }).getByRole('button', { name: bar })
-const panel = (page: Page) => page.getByRole('complementary', { name: 'The chosen batch' })
-const confirm = (page: Page, says: string) =>
-  page.getByRole('dialog').getByRole('button', { name: says }).click()
+import { confirm, expect, panel, plank, plannedBatch, test } from './fixtures'
 
 test('one batch from the pour to the last bar', async ({ page, server }) => {
-  const batch = await batchOf(server.url, 'Slip', 42)
+  const batch = await plannedBatch(server.url, 'Slip', 42)
   await page.goto(`/batches/${batch.id}`)
   await page.getByRole('button', { name: 'Mark as poured' }).click()
   await page.getByRole('dialog').getByLabel('On', { exact: true }).fill('2026-10-01')
@@ -105,7 +72,7 @@ test('a batch over 11 is locked: it says what to do and does not go out', async 
   page,
   server,
 }) => {
-  const batch = await batchOf(
+  const batch = await plannedBatch(
     server.url,
     'Sharp',
     28,
@@ -139,7 +106,7 @@ test('a batch over 11 is locked: it says what to do and does not go out', async 
 })
 
 test('a year on the rack is drawn to its end', async ({ page, server }) => {
-  await batchOf(
+  await plannedBatch(
     server.url,
     'Long',
     365,

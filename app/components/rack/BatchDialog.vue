@@ -185,14 +185,21 @@ const verdict = computed(() => {
     :wide="kind === 'felt' || kind === 'corrected'"
   >
     <form class="grid gap-4 px-5 py-4" @submit.prevent="done">
-      <label class="flex items-center gap-3 font-semibold">
-        On
-        <input v-model="day" type="date" class="field font-normal" :max="today" required />
-        <template v-if="kind === 'poured'"
-          >at
-          <input v-model="hour" type="time" class="field font-normal" aria-label="Time of the pour"
-        /></template>
-      </label>
+      <div class="flex flex-wrap items-center gap-3">
+        <label class="flex items-center gap-3 font-semibold">
+          On
+          <input v-model="day" type="date" class="field font-normal" :max="today" required />
+        </label>
+        <label v-if="kind === 'poured'" class="flex items-center gap-3 font-semibold">
+          at
+          <input
+            v-model="hour"
+            type="time"
+            class="field font-normal"
+            aria-label="Time of the pour"
+          />
+        </label>
+      </div>
       <p v-if="kind === 'poured'" class="text-ink-2">
         With the time Mantle says from when to when it is best unmoulded and cut.
       </p>

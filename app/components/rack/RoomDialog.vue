@@ -121,6 +121,12 @@ const addPlace = () =>
     kind: 'plank',
     bars: 60,
   })
+/** Which of the lists a fault is in, in words. */
+function whereOf(path: string): string {
+  const [, list, place] = /^rack\.(places|cures)\[(\d+)\]/.exec(path) ?? []
+  if (!list) return ''
+  return `${list === 'places' ? 'Place' : 'Kind'} ${Number(place) + 1}: `
+}
 async function done() {
   try {
     await workshop.save({
@@ -289,7 +295,7 @@ async function done() {
         <button type="button" class="link mt-2" @click="addPlace">Add a place</button>
       </section>
       <p v-for="fault in faults" :key="fault.path" role="alert" class="text-stop">
-        {{ fault.says }}
+        {{ whereOf(fault.path) }}{{ fault.says }}
       </p>
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>

@@ -131,7 +131,7 @@ async function remove(id: string) {
         </div>
         <label class="grid gap-1 font-semibold">
           Of
-          <select v-model="draft.formulaId" class="field font-normal">
+          <select v-model="draft.formulaId" class="field font-normal" aria-label="Of which formula">
             <option v-for="formula in formulas.list" :key="formula.id" :value="formula.id">
               {{ formula.document.name }}
             </option>

@@ -76,7 +76,11 @@ const print = () => window.print()
         </section>
       </div>
     </div>
-    <aside class="space-y-4 max-lg:order-first print:mt-4" aria-label="Where this batch stands">
+    <aside
+      class="space-y-4 max-lg:order-first print:mt-4"
+      :class="batch.facts.pouredOn ? '' : 'no-print'"
+      aria-label="Where this batch stands"
+    >
       <div class="sheet px-5 py-4 no-print">
         <h1 class="text-[20px]">{{ batch.name }} {{ batch.number }}</h1>
         <p class="mb-3 text-ink-2"><StandingLine :batch="batch" /></p>

@@ -1,0 +1,252 @@
+import { describe, expect, it } from 'vitest'
+import type { Batch } from '#contracts/batch'
+import { batchOf, told } from '../../tests/support/batchOf'
+import { traitsFrom } from '../character/traits'
+import { addDays } from '../units/days'
+import { speaker } from '../units/say'
+import { whyNot } from './allowed'
+import { cureRulesOf } from './cure'
+import { dueFor } from './due'
+import { feelLines, feelTestsFor, traitsFelt } from './feel'
+import { peekAdvice, touchAdvice } from './inMould'
+import { outlookOf, plansFor, spaceAhead } from './outlook'
+import { byPlace, moved, spreadOf } from './places'
+import { dampWeek, humidityOf } from './room'
+import { weighInsFromRows, weighInsOfRows } from './weighInRows'
+import { weighInsOf } from './facts'
+
+const today = '2026-03-20'
+const idOf = (n: number) => `00000000-0000-7000-8000-9${String(n).padStart(11, '0')}`
+const poured = (day: string) => told({ kind: 'poured', day })
+const cut = (day: string, bars = 12) => told({ kind: 'cut', day, bars })
+const made = (number: number, pouredOn: string, more: Partial<Batch> & { days?: number } = {}) =>
+  batchOf([poured(pouredOn), cut(addDays(pouredOn, 1)), ...(more.events ?? [])], {
+    id: idOf(number),
+    number,
+    ...more,
+    events: undefined as never,
+  })
+
+describe('in the mould', () => {
+  it('hot is uncovered, milk is cooled where it rings, liquid on top is no matter of looks', () => {
+    expect(peekAdvice('hot', false).so).toMatch(/Uncover/)
+    expect(peekAdvice('ring', true).so).toMatch(/cool/)
+    expect(peekAdvice('ring', false).so).toMatch(/warmer/)
+    expect([peekAdvice('wet', false).bad, peekAdvice('hot', false).bad]).toEqual([true, false])
+  })
+  it('soft and sticky wait or freeze, firm and hard are cut', () => {
+    const window = { from: 18, to: 36 }
+    expect(touchAdvice('soft', 10, window).says).toMatch(/to be expected/)
+    expect(touchAdvice('soft', 50, window).says).toMatch(/Still soft/)
+    expect(touchAdvice('sticky', 20, window).again).toEqual({ waiting: 24, frozen: 2 })
+    expect(touchAdvice('firm', 20, window).again).toBeNull()
+    expect(touchAdvice('hard', 60, window).so).toMatch(/Cut at once/)
+  })
+  it('a loaf that was tried soft is due again when it was said', () => {
+    const again = '2026-03-21T06:00:00.000Z'
+    const loaf = batchOf([
+      poured('2026-03-20'),
+      told({ kind: 'tried', day: '2026-03-20', touch: 'soft', again }),
+    ])
+    expect(dueFor(loaf, today, (instant) => instant.slice(0, 10))).toMatchObject([
+      { kind: 'cut', on: '2026-03-21' },
+    ])
+  })
+  it('a pour with its time has a window even without the bench', () => {
+    const loaf = batchOf([
+      told({ kind: 'poured', day: '2026-03-20', pouredAt: '2026-03-20T10:00:00.000Z' }),
+    ])
+    const window = loaf.facts.checks.find(({ kind }) => kind === 'unmould')!
+    expect(window.from > '2026-03-20T13:00').toBe(true)
+    expect(window.to > window.from).toBe(true)
+  })
+})
+
+describe('places', () => {
+  const [a, b] = [idOf(1), idOf(2)]
+  const batch = batchOf([
+    poured('2026-03-01'),
+    cut('2026-03-02', 11),
+    told({
+      kind: 'placed',
+      day: '2026-03-02',
+      spread: [
+        { place: a, bars: 6 },
+        { place: b, bars: 4 },
+      ],
+    }),
+    told({ kind: 'out', day: '2026-03-10', bars: 3, how: 'used' }),
+  ])
+  it('bars that went are taken from the last place, the rest stands where it was put', () => {
+    expect(spreadOf(batch, today)).toEqual([
+      { place: a, bars: 6 },
+      { place: b, bars: 2 },
+    ])
+    expect(
+      [...byPlace([batch], new Set([a]), today)].map(([place, list]) => [place, list[0]!.bars]),
+    ).toEqual([
+      [a, 6],
+      [null, 2],
+    ])
+  })
+  it('moving keeps the count, and more than is there cannot be placed', () => {
+    expect(moved(batch, today, b, a, 2)).toEqual([{ place: a, bars: 8 }])
+    expect(moved(batch, today, a, b, 1)).toEqual([
+      { place: a, bars: 5 },
+      { place: b, bars: 3 },
+    ])
+    const many = told({ kind: 'placed', day: today, spread: [{ place: a, bars: 9 }] })
+    expect(whyNot(batch, many, today)).toBe('Only 8 bars are there to be placed.')
+  })
+})
+
+describe('the room', () => {
+  const days = (count: number, humidity: number, from = 0) =>
+    Array.from({ length: count }, (_, nth) => ({
+      day: addDays('2026-01-01', from + nth),
+      celsius: 17,
+      humidity,
+    }))
+  it('bars dry in the humidity of the last fortnight, or in what is stated', () => {
+    expect(humidityOf([], 0.6)).toBe(0.6)
+    expect(humidityOf([...days(20, 0.8), ...days(14, 0.5, 20)], 0.6)).toBeCloseTo(0.5, 9)
+  })
+  it('a damp week slows by the dampness: (1 − 0.7) to (1 − 0.5)', () => {
+    const damp = dampWeek([...days(28, 0.5), ...days(7, 0.7, 28)], 0.5)!
+    expect(damp.pace).toBeCloseTo(0.3 / 0.5, 9)
+    expect(dampWeek(days(35, 0.7), 0.7)).toBeNull()
+    expect(dampWeek(days(35, 0.5), 0.5)).toBeNull()
+  })
+})
+
+describe('what is ahead', () => {
+  const ready = made(1, '2026-01-01')
+  const drying = made(2, '2026-03-01')
+  it('30 bars in 90 days are 2⅓ a week: 12 last 36 days, then a gap until the next', () => {
+    const [one] = outlookOf([ready, drying], { formula: 30 }, today)
+    expect(one).toMatchObject({ ready: 12, coming: 12, outOn: addDays(today, 36), gap: 0 })
+    const [fast] = outlookOf([ready, drying], { formula: 180 }, today)
+    // 14 a week: 6 days, until the 26th; the next are ready on 12 April at the earliest.
+    expect(fast!.outOn).toBe('2026-03-26')
+    expect(fast!.gap).toBeGreaterThanOrEqual(17)
+  })
+  it('what is there goes to the earlier goal; the rest is poured its cure and a day before', () => {
+    const goals = [
+      { id: 'late', what: 'Market', on: '2026-07-01', formulaId: 'formula', bars: 20 },
+      { id: 'early', what: 'Inn', on: '2026-04-01', formulaId: 'formula', bars: 10 },
+      { id: 'other', what: 'Fair', on: '2026-06-01', formulaId: 'other', bars: 5 },
+    ]
+    const plans = plansFor(goals, [ready, drying], today, () => 60)
+    expect(plans.get('early')).toMatchObject({ there: 10, missing: 0, pourBy: null })
+    expect(plans.get('late')).toMatchObject({ there: 14, missing: 6 })
+    expect(plans.get('other')).toMatchObject({ missing: 5, pourBy: addDays('2026-06-01', -61) })
+  })
+  it('racks empty as bars ripen', () => {
+    const ahead = spaceAhead([ready, drying], today, 120)
+    expect(ahead[0]!.bars).toBe(12)
+    expect(ahead.at(-1)!.bars).toBe(0)
+  })
+})
+
+describe('bars in use', () => {
+  it('has its own tests for its use', () => {
+    expect(feelTestsFor('laundry')).toContain('soiledCloth')
+    expect(feelTestsFor('laundry')).not.toContain('glide')
+    expect(feelTestsFor('shaving')).toContain('glide')
+  })
+  it('lines are scores over days', () => {
+    const felt = (day: string, quickFoam: number) =>
+      told({ kind: 'felt', day, scores: { quickFoam } })
+    expect(feelLines([felt('2026-04-01', 4), felt('2026-03-08', 2)], '2026-03-01')).toEqual([
+      {
+        test: 'quickFoam',
+        points: [
+          { day: 7, score: 2 },
+          { day: 31, score: 4 },
+        ],
+      },
+    ])
+  })
+  it('two tests of 5 against an estimate of 40 meet at 70; young bars do not count', () => {
+    const estimates = { ...traitsFrom({}, 0, false), quickFoam: 40 }
+    const tests = [
+      { day: 30, scores: { quickFoam: 5 } },
+      { day: 60, scores: { quickFoam: 5 } },
+      { day: 5, scores: { quickFoam: 1 } },
+    ]
+    expect(traitsFelt(estimates, tests)).toEqual([
+      { trait: 'quickFoam', estimate: 40, tests: 100, count: 2, corrected: 70, says: 'better' },
+    ])
+    expect(traitsFelt(estimates, [{ day: 30, scores: { quickFoam: 3 } }])[0]!.says).toBeNull()
+  })
+})
+
+describe('weigh-ins from a table', () => {
+  const batch = made(7, '2026-03-01')
+  const rows = (...list: Record<string, string>[]) =>
+    weighInsFromRows(list, [batch], today, speaker({}))
+  const grams = String(Math.round(batch.facts.drying!.grams * 0.97))
+  it('takes other headings, dots and commas, and bars by day', () => {
+    const read = rows(
+      { batch: '7', date: '8.3.2026', bar: '1', weight: `${grams},5 g` },
+      { batch: '7', day: '2026-03-08', mark: '2', grams },
+    )
+    expect(read.map(({ fault }) => fault)).toEqual([null, null])
+    expect(weighInsOfRows(read)).toMatchObject([
+      { day: '2026-03-08', bars: [{ bar: 1, grams: Number(grams) + 0.5 }, { bar: 2 }] },
+    ])
+  })
+  it.each([
+    [{ batch: '8', day: '2026-03-08', grams }, /No batch 8/],
+    [{ batch: '', day: '2026-03-08', grams }, /Which batch/],
+    [{ batch: '7', day: '3/4/2026', grams }, /Not a day/],
+    [{ batch: '7', day: '2026-02-30', grams }, /Not a day/],
+    [{ batch: '7', day: '2026-05-01', grams }, /not come yet/],
+    [{ batch: '7', day: '2026-02-01', grams }, /before it was poured/],
+    [{ batch: '7', day: '2026-03-08', grams: 'heavy' }, /Not a weight/],
+    [{ batch: '7', day: '2026-03-08', bar: '0', grams }, /from 1 to 99/],
+  ])('says what is wrong with %j', (row, fault) => {
+    expect(rows(row as Record<string, string>)[0]!.fault).toMatch(fault)
+  })
+  it('asks about an odd weight and refuses the same bar twice', () => {
+    const [odd, twice] = rows(
+      { batch: '7', day: '2026-03-08', bar: '1', grams: '12' },
+      { batch: '7', day: '2026-03-08', bar: '1', grams },
+    )
+    expect(odd!.odd).toMatch(/to be expected/)
+    expect(twice!.fault).toMatch(/twice/)
+  })
+})
+
+describe('after the cut', () => {
+  const weigh = (day: string, grams: number) =>
+    told({ kind: 'weighed', day, bars: [{ bar: 1, grams }] })
+  it('what was planed off is taken off what was weighed before; unknown shavings begin anew', () => {
+    const before = [poured('2026-03-01'), cut('2026-03-02'), weigh('2026-03-03', 120)]
+    const planed = (grams: number | null) =>
+      told({ kind: 'finished', day: '2026-03-05', step: 'planed', grams })
+    const after = weigh('2026-03-06', 115)
+    const of = (grams: number | null) =>
+      weighInsOf([...before, planed(grams), after], '2026-03-01').map((one) => one.grams)
+    expect(of(3)).toEqual([117, 115])
+    expect(of(null)).toEqual([115])
+    const stamped = told({ kind: 'finished', day: '2026-03-05', step: 'stamped' })
+    expect(weighInsOf([...before, stamped, after], '2026-03-01')).toHaveLength(2)
+  })
+  it('keeps what the third weigh-in foretold once there are more', () => {
+    const days = [3, 8, 15, 22].map((day, nth) => weigh(addDays('2026-03-01', day), 120 - 3 * nth))
+    const facts = (list: typeof days) =>
+      batchOf([poured('2026-03-01'), cut('2026-03-02'), ...list]).facts
+    expect(facts(days.slice(0, 3)).foretold).toBeNull()
+    expect(facts(days).foretold).toMatchObject({ on: '2026-03-16' })
+  })
+  it('own days of cure replace the usual ones, own kinds come after them', () => {
+    const rules = cureRulesOf([
+      { id: 'most', label: 'Most bars', days: 56 },
+      { id: 'own-salt', label: 'Salt bars', days: 30 },
+    ])
+    expect(rules.find(({ id }) => id === 'most')!.days).toBe(56)
+    expect(rules.at(-1)).toMatchObject({ id: 'own-salt', days: 30 })
+    expect(rules.find(({ id }) => id === 'olive')!.days).toBe(365)
+  })
+})

@@ -1,0 +1,272 @@
+import { PNG } from 'pngjs'
+import type { Page } from '@playwright/test'
+import { confirm, expect, openFormula, panel, plank, plannedBatch, test } from './fixtures'
+
+const more = async (page: Page, says: string) => {
+  await page.getByRole('button', { name: 'More to write down' }).click()
+  await page.getByRole('menuitem', { name: says }).click()
+}
+const photo = {
+  name: 'cut.png',
+  mimeType: 'image/png',
+  buffer: PNG.sync.write(new PNG({ width: 40, height: 30 })),
+}
+
+test('in the mould: its window, a look, too soft, then firm and cut with a photo', async ({
+  page,
+  server,
+}) => {
+  const batch = await plannedBatch(server.url, 'Slip', 42)
+  const dialog = page.getByRole('dialog')
+  await page.goto(`/batches/${batch.id}`)
+  await page.getByRole('button', { name: 'Mark as poured' }).click()
+  await dialog.getByLabel('Time of the pour').fill('06:00')
+  await confirm(page, 'It is poured')
+  await more(page, 'Look under the cover')
+  await dialog.getByLabel('cracked, domed or rising').check()
+  await expect(dialog.getByRole('status')).toContainText('Uncover it')
+  await confirm(page, 'Keep it')
+  await expect(
+    page.getByText('Looked under the cover: cracked, domed or rising').first(),
+  ).toBeVisible()
+
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(dialog.getByText(/^Its window: /)).toBeVisible()
+  await expect(dialog.getByRole('status')).toContainText('Too soft, and that is to be expected')
+  await dialog.getByLabel('2 hours in the freezer').check()
+  await confirm(page, 'Keep it')
+  await expect(page.getByText('Tried: soft, takes a finger’s mark, into the freezer')).toBeVisible()
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await dialog.getByLabel('firm, like cold cheese').check()
+  await confirm(page, 'Keep it')
+  await expect(dialog.getByRole('heading', { name: /^Cut: Slip/ })).toBeVisible()
+  await dialog.getByLabel('Weight of a fresh bar').fill('121')
+  await dialog.locator('input[type=file]').setInputFiles(photo)
+  await expect(dialog.getByRole('img', { name: 'Photo 1' })).toBeVisible()
+  await confirm(page, 'It is cut')
+  await expect(page.getByRole('region', { name: 'Photos' }).getByRole('img')).toBeVisible()
+
+  await more(page, 'Bevel, stamp, plane')
+  await dialog.getByLabel('Taken off a bar').fill('2.4')
+  await confirm(page, 'Keep it')
+  await expect(page.getByText('Bevelled, 2.4 g off a bar')).toBeVisible()
+  await page.getByText('Bevelled, 2.4 g off a bar').hover()
+  await page.getByRole('button', { name: 'Take back: Bevelled' }).click()
+  await expect(page.getByText('Bevelled, 2.4 g off a bar')).toBeHidden()
+})
+
+test('a file that is no picture is refused in words, and what was typed stays', async ({
+  page,
+  server,
+}) => {
+  const batch = await plannedBatch(server.url, 'Slip', 42)
+  await page.goto(`/batches/${batch.id}`)
+  await page.getByRole('button', { name: 'Note or photo' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Note', { exact: true }).fill('Smells of rain')
+  await dialog
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'cut.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await expect(dialog.getByRole('alert')).toHaveText('cut.png cannot be read as a picture.')
+  await expect(dialog.getByLabel('Note', { exact: true })).toHaveValue('Smells of rain')
+})
+
+test('the room: bars are dragged to another place, its rules and readings are kept', async ({
+  page,
+}) => {
+  await page.goto('/rack')
+  await page.getByLabel('as the room is').check()
+  const place = (name: string) => page.getByRole('region', { name })
+  const bars = place('Wire tray A').getByRole('button', { name: /^Ferry Shave/ })
+  await expect(bars).toBeVisible()
+  const from = (await bars.boundingBox())!
+  const to = (await place('Roof beam, north').boundingBox())!
+  await page.mouse.move(from.x + 30, from.y + 25)
+  await page.mouse.down()
+  await page.mouse.move(to.x + 200, to.y + 60, { steps: 12 })
+  await page.mouse.move(to.x + 210, to.y + 62, { steps: 4 })
+  await page.mouse.up()
+  await expect(page.getByText('Ferry Shave 21: 6 bars on Roof beam, north')).toBeVisible()
+  await page.reload()
+  await expect(
+    place('Roof beam, north').getByRole('button', { name: /^Ferry Shave 21, 6 bars/ }),
+  ).toBeVisible()
+
+  await page.getByRole('button', { name: /Room$/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Who reads it').selectOption({ label: 'nobody: typed by hand' })
+  await dialog.getByLabel('Days for Most bars').fill('56')
+  await dialog.getByLabel('Name of place 1').fill('')
+  await confirm(page, 'Keep')
+  await expect(dialog.getByRole('alert')).toHaveText('Place 1: This must not be empty.')
+  await dialog.getByLabel('Name of place 1').fill('North beam')
+  await confirm(page, 'Keep')
+  await expect(place('North beam')).toBeVisible()
+  await page.getByRole('button', { name: /Room$/ }).click()
+  await dialog.getByLabel('Warmth of the room').fill('14.5')
+  await dialog.getByLabel('Humidity of the room').fill('71')
+  await dialog.getByRole('button', { name: 'Write it down' }).click()
+  await expect(dialog.getByRole('status')).toContainText('71 %')
+  await page.keyboard.press('Escape')
+  await openFormula(page, 'Hostel Bar')
+  await page.getByRole('button', { name: 'Make a batch' }).click()
+  await expect(page.getByLabel(/^Most bars/)).toBeChecked()
+  await expect(page.getByRole('dialog')).toContainText('56 days')
+})
+
+test('a trouble has causes with evidence, and one of them becomes the next version', async ({
+  page,
+}) => {
+  await page.goto('/rack')
+  await plank(page, 'Last weeks', /^Market Rose/).click()
+  await panel(page)
+    .getByRole('link', { name: /^Open batch/ })
+    .click()
+  await more(page, 'Trouble')
+  await page.getByLabel('What is it?').selectOption('orange-spots')
+  await confirm(page, 'Write it down')
+  await expect(page.getByRole('heading', { name: 'Orange spots' })).toBeVisible()
+  await expect(page.getByText('No citric acid, chelator or antioxidant')).toBeVisible()
+  await page.getByRole('button', { name: 'Next version: Citric acid, 1 % of the oils' }).click()
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Market Rose')
+  await page.keyboard.press('v')
+  await expect(page.getByLabel(/^What Version \d+ was for$/).first()).toHaveValue(
+    /against orange spots as on batch 26/,
+  )
+})
+
+test('lye doubled and found later: what it is, what can be done, and it is locked', async ({
+  page,
+  server,
+}) => {
+  const batch = await plannedBatch(
+    server.url,
+    'Wrong',
+    42,
+    { kind: 'poured', day: '2026-11-01' },
+    { kind: 'cut', day: '2026-11-02', bars: 12 },
+  )
+  await page.goto(`/batches/${batch.id}`)
+  await more(page, 'A weight was wrong')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'doubled' }).click()
+  await expect(dialog.getByRole('status')).toContainText('There is lye in it that finds no fat.')
+  await expect(dialog.getByRole('status')).toContainText(/Superfat -\d+ % instead of 5 %/)
+  await expect(dialog.getByRole('status')).toContainText(/\d+\.\d g of Olive oil:/)
+  await expect(dialog.getByRole('status')).toContainText('No skin, no sale, no gift')
+  await dialog.getByLabel('How it was found out').fill('The tub is empty')
+  await confirm(page, 'That is what went in')
+  await expect(page.getByText('Free lye by the weights: rework it')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'For sale' })).toBeHidden()
+})
+
+test('weigh-ins come from a spreadsheet, row by row, and nothing odd slips in', async ({
+  page,
+}) => {
+  await page.goto('/rack')
+  await expect(page.getByRole('button', { name: /^Turn all due/ })).toBeVisible()
+  await page.keyboard.press('w')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByRole('button', { name: 'From a table' }).click()
+  await dialog.getByLabel(/A table/).setInputFiles({
+    name: 'weights.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'Batch;Day;Bar;Grams\n30;23.11.2026;1;117,9\n30;23.11.2026;2;12\n99;23.11.2026;1;120\n30;3/4/2026;3;118\n',
+    ),
+  })
+  const rows = dialog.getByRole('list', { name: 'What the table says' }).getByRole('listitem')
+  await expect(rows.nth(0)).toContainText('joins')
+  await expect(rows.nth(1)).toContainText('Far from last time')
+  await expect(rows.nth(2)).toContainText('No batch 99 is on the rack.')
+  await expect(rows.nth(3)).toContainText('Not a day')
+  await dialog.getByRole('button', { name: 'Take 1 weight' }).click()
+  await expect(dialog).toBeHidden()
+  await plank(page, 'Drying', /^Hostel Bar 30/).click()
+  await expect(panel(page).getByRole('img', { name: /4 weigh-ins/ })).toBeVisible()
+})
+
+test('bars tried in use speak up in their formula; two batches are compared; help is asked', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/rack')
+  await plank(page, 'Drying', /^Hostel Bar 30/).click()
+  await panel(page)
+    .getByRole('link', { name: /^Open batch/ })
+    .click()
+  await more(page, 'Try a bar in use')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByRole('button', { name: 'Keep the scores' })).toBeDisabled()
+  await dialog.getByRole('group', { name: 'Quick foam' }).getByRole('button', { name: '5' }).click()
+  await confirm(page, 'Keep the scores')
+  await expect(page.getByRole('img', { name: /Quick foam: 5 on day 18/ })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Compare' }).click()
+  await expect(page.getByRole('row', { name: /^Gel .*full as it comes/ })).toBeVisible()
+  await page.goBack()
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await page.getByRole('link', { name: 'Ask for help' }).click()
+  await page.getByLabel('What you ask').fill('Why so soft?')
+  await page.getByRole('button', { name: 'Copy as text' }).click()
+  await expect(page.getByRole('button', { name: 'Copied' })).toBeVisible()
+  const text = await page.evaluate(() => navigator.clipboard.readText())
+  for (const part of [
+    'Why so soft?',
+    'Superfat: 6 %',
+    'Lye and oils met at: 35 °C',
+    'Olive oil: 43 %',
+  ])
+    expect(text).toContain(part)
+  await openFormula(page, 'Hostel Bar')
+  await expect(page.getByText('By your own tests:')).toBeVisible()
+})
+
+test('what is promised says by when to pour, and what is late that it is too late', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await expect(page.getByText('23 will be there. Pour 37 by 15 Jan 2027.')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'The workshop at a glance' })).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Bars that get ready, by week/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Add a date' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('What for').fill('Boatyard supper')
+  await dialog.getByLabel('On', { exact: true }).fill('2026-12-01')
+  await dialog.getByLabel('Bars', { exact: true }).fill('10')
+  await dialog.getByLabel('Of which formula').selectOption({ label: 'Dish Slate' })
+  await confirm(page, 'Keep')
+  const goal = page.getByRole('listitem').filter({ hasText: 'Boatyard supper' })
+  await expect(goal).toContainText(/10 are missing, and it is too late.*8 of the \d+ days/)
+  await goal.getByRole('button', { name: /^More for/ }).click()
+  await page.getByRole('menuitem', { name: 'Take it off' }).click()
+  await expect(goal).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(goal).toBeVisible()
+})
+
+test('the browser tells what is due, once, when it is asked to', async ({ page, context }) => {
+  await context.grantPermissions(['notifications'])
+  await page.addInitScript(() => {
+    const told: string[] = []
+    class Quiet {
+      static permission = 'granted'
+      static requestPermission = () => Promise.resolve('granted')
+      onclick = null
+      constructor(says: string) {
+        told.push(says)
+      }
+    }
+    Object.assign(window, { Notification: Quiet, told })
+  })
+  const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told)
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Calendar' }).click()
+  await page.getByLabel(/Tell me on this computer/).check()
+  expect(await told()).toEqual([])
+  await page.reload()
+  await expect.poll(told).toEqual([expect.stringMatching(/^\d+ things are due$/)])
+  await page.reload()
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  expect(await told()).toEqual([])
+})
