@@ -73,13 +73,18 @@ export function lifeOnRack(
   })
   if (told.gel) tell(cutDay, { kind: 'gelled', gel: told.gel })
   const late = told.late ?? 0
+  /** g that planing and bevelling had taken off a bar by then. */
+  const shaved = (day: number) =>
+    (told.finished ?? []).reduce((sum, [after, , g = 0]) => sum + (after < day ? g : 0), 0)
   for (const after of weighDays(cutDay)) {
     if (after > lastDay - late) break
     tell(after, {
       kind: 'weighed',
       bars: marked.map(({ bar, grams: fresh }) => ({
         bar,
-        grams: Number((fresh * leftAfter(truth, after) + random.normal() * 0.15).toFixed(1)),
+        grams: Number(
+          (fresh * leftAfter(truth, after) - shaved(after) + random.normal() * 0.15).toFixed(1),
+        ),
       })),
     })
   }

@@ -106,6 +106,11 @@ const lists = computed(() => [
   { title: 'Before the day ends', jobs: jobsOf(due.value.today) },
   { title: 'This week', jobs: jobsOf(due.value.week) },
 ])
+/** Jobs of a list that are shown before somebody asks for all of them. */
+const atFirst = 20
+const whole = ref<Record<string, boolean>>({})
+const shownOf = ({ title, jobs }: { title: string; jobs: Job[] }) =>
+  whole.value[title] ? jobs : jobs.slice(0, atFirst)
 const answer = useDueAnswers()
 const at = (...stages: string[]) =>
   batches.list.filter((batch) => stages.includes(standingOf(batch, today.value).stage))
@@ -143,7 +148,7 @@ async function start() {
           </h2>
           <ul>
             <li
-              v-for="job in list.jobs"
+              v-for="job in shownOf(list)"
               :key="`${job.batches[0]!.id} ${job.kind}`"
               class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
             >
@@ -166,6 +171,14 @@ async function start() {
               >
             </li>
           </ul>
+          <p
+            v-if="shownOf(list).length < list.jobs.length"
+            class="border-t border-line-2 px-4 py-3"
+          >
+            <button type="button" class="link" @click="whole[list.title] = true">
+              {{ list.jobs.length - shownOf(list).length }} more
+            </button>
+          </p>
           <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
             {{ place === 0 ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
           </p>

@@ -1,3 +1,4 @@
+import { chromium } from '@playwright/test'
 import Database from 'better-sqlite3'
 import { performance } from 'node:perf_hooks'
 import { v7 } from 'uuid'
@@ -106,6 +107,11 @@ const lists = [
     sql: `SELECT ${columns} FROM ${joined} WHERE here = 0 AND number < 1e9 ORDER BY number DESC LIMIT 100`,
   },
 ]
+/** Asked for once on a page, not with every list: they only have to answer quickly. */
+const besides = [
+  { name: 'bars that went in 90 days', path: '/api/batches/gone-since' },
+  { name: 'what was foretold and what came', path: '/api/batches/predictions' },
+]
 let over = false
 for (const { name, path, sql } of lists) {
   const statement = db.prepare(sql)
@@ -120,5 +126,47 @@ for (const { name, path, sql } of lists) {
     console.log(`    ${detail}`)
 }
 db.close()
+for (const { name, path } of besides) {
+  const whole = await timed(async () => (await fetch(server.url + path)).text())
+  over ||= whole >= 50
+  console.log(
+    `${name.padEnd(40)} route ${whole.toFixed(1)} ms   (limit 50 ms)  ${whole < 50 ? 'within' : 'OVER'}`,
+  )
+}
+
+/** ms between two frames at which a hand on the wheel feels a jerk. */
+const jerk = 50
+const browser = await chromium.launch({
+  executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox'],
+})
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+for (const path of ['/', '/rack']) {
+  await page.goto(server.url + path)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  await page.waitForLoadState('networkidle')
+  await page.waitForTimeout(1500)
+  // As text: what the runner does to functions does not run in the page.
+  await page.evaluate(`
+    window.gaps = []
+    let last = performance.now()
+    const look = (now) => { gaps.push(now - last); last = now; requestAnimationFrame(look) }
+    requestAnimationFrame(look)
+  `)
+  await page.mouse.move(500, 500)
+  for (let turn = 0; turn < 60; turn++) {
+    await page.mouse.wheel(0, 240)
+    await page.waitForTimeout(30)
+  }
+  const frames = await page.evaluate<number[]>('gaps')
+  const jerks = frames.filter((gap) => gap > jerk).length
+  const height = await page.evaluate<number>('document.documentElement.scrollHeight')
+  const smooth = jerks <= frames.length * 0.05
+  over ||= !smooth
+  console.log(
+    `scrolling ${path.padEnd(6)} ${height} px high, ${frames.length} frames, median ${median(frames).toFixed(1)} ms, ${jerks} over ${jerk} ms   (limit 5 %)  ${smooth ? 'within' : 'OVER'}`,
+  )
+}
+await browser.close()
 await server.stop()
 if (over) process.exitCode = 1

@@ -31,11 +31,13 @@ test('in the mould: its window, a look, too soft, then firm and cut with a photo
   ).toBeVisible()
 
   await page.getByRole('button', { name: 'Try it' }).click()
-  await expect(dialog.getByText(/^Its window: /)).toBeVisible()
+  await expect(dialog.getByText(/Its window: Tue 24 Nov/)).toBeVisible()
   await expect(dialog.getByRole('status')).toContainText('Too soft, and that is to be expected')
   await dialog.getByLabel('2 hours in the freezer').check()
   await confirm(page, 'Keep it')
-  await expect(page.getByText('Tried: soft, takes a finger’s mark, into the freezer')).toBeVisible()
+  await expect(
+    page.getByText('Tried: soft, takes a finger’s mark, into the freezer', { exact: true }),
+  ).toBeVisible()
   await page.getByRole('button', { name: 'Try it' }).click()
   await dialog.getByLabel('firm, like cold cheese').check()
   await confirm(page, 'Keep it')
@@ -49,10 +51,10 @@ test('in the mould: its window, a look, too soft, then firm and cut with a photo
   await more(page, 'Bevel, stamp, plane')
   await dialog.getByLabel('Taken off a bar').fill('2.4')
   await confirm(page, 'Keep it')
-  await expect(page.getByText('Bevelled, 2.4 g off a bar')).toBeVisible()
-  await page.getByText('Bevelled, 2.4 g off a bar').hover()
+  await expect(page.getByText('Bevelled, 2.4 g off a bar', { exact: true })).toBeVisible()
+  await page.getByText('Bevelled, 2.4 g off a bar', { exact: true }).hover()
   await page.getByRole('button', { name: 'Take back: Bevelled' }).click()
-  await expect(page.getByText('Bevelled, 2.4 g off a bar')).toBeHidden()
+  await expect(page.getByText('Bevelled, 2.4 g off a bar', { exact: true })).toBeHidden()
 })
 
 test('a file that is no picture is refused in words, and what was typed stays', async ({

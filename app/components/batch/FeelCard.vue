@@ -95,7 +95,12 @@ const option = computed(() => {
       data: points.map(({ day, score }) => [day, score]),
       lineStyle: { color: colours[place], width: 2 },
       itemStyle: { color: colours[place] },
-      endLabel: { show: true, formatter: endWords.value[place], color: '#182022', lineHeight: 13 },
+      endLabel: {
+        show: endWords.value[place] !== '',
+        formatter: endWords.value[place],
+        color: '#182022',
+        lineHeight: 13,
+      },
     })),
   }
 })

@@ -28,5 +28,6 @@ CREATE TABLE goals (
   deleted_at TEXT
 ) STRICT;
 
--- What went out of late is asked for by day over all batches; how bars felt, by formula.
-CREATE INDEX batch_events_out ON batch_events (kind, at) WHERE kind IN ('out', 'felt', 'undone');
+-- What went out of late is asked for over all batches, and what was taken back stands beside it.
+CREATE INDEX batch_events_out ON batch_events (batch_id) WHERE kind = 'out';
+CREATE INDEX batch_events_undone ON batch_events (batch_id) WHERE kind = 'undone';

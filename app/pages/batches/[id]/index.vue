@@ -50,7 +50,7 @@ const print = () => window.print()
     class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px] print:block print:p-0"
   >
     <BatchSheet v-if="!batch.facts.pouredOn" :batch="batch" />
-    <div v-else class="grid content-start gap-4">
+    <div v-else class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <section class="sheet px-5 py-4">
         <div class="mb-2 flex items-center gap-3">
           <BarFace :face="batch.face" :width="58" :height="38" />
