@@ -1,12 +1,21 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { zipSync } from 'fflate'
+import { unzipSync, zipSync } from 'fflate'
 import { afterAll, describe, expect, it } from 'vitest'
 import { blankFormula } from '#core/formula/blank'
 import { openDatabase } from '../server/db/connection'
 import { formulas } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
+import { photosOf } from '../server/db/photos'
 import { backup, restore } from './archive'
 
 const folder = mkdtempSync(join(tmpdir(), 'mantle-archive-'))
@@ -35,6 +44,21 @@ describe('backup and restore', () => {
   it('restore into an empty place', () => {
     expect(restore(at('out/a.zip'), at('new/b.sqlite'))).toBeNull()
     expect(names(at('new/b.sqlite'))).toEqual(['Before'])
+  })
+
+  it('take the photos along, and nothing that only pretends to be one', async () => {
+    const db = openDatabase(at('p.sqlite'), migrationFiles())
+    db.close()
+    mkdirSync(photosOf(at('p.sqlite')))
+    writeFileSync(join(photosOf(at('p.sqlite')), id), 'picture')
+    await backup(at('p.sqlite'), at('p.zip'))
+    const files = unzipSync(readFileSync(at('p.zip')))
+    const sly = { ...files, 'photos/../../sly': new Uint8Array([1]) }
+    writeFileSync(at('sly.zip'), zipSync(sly))
+    restore(at('sly.zip'), at('there/q.sqlite'))
+    expect(readdirSync(photosOf(at('there/q.sqlite')))).toEqual([id])
+    expect(readFileSync(join(photosOf(at('there/q.sqlite')), id), 'utf8')).toBe('picture')
+    expect(existsSync(at('sly'))).toBe(false)
   })
 
   it('refuse what is no archive, holds no database, or holds another one, and leave the data alone', async () => {

@@ -2,6 +2,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
@@ -10,17 +11,22 @@ import {
 import { tmpdir } from 'node:os'
 import { dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
-import { unzipSync, zipSync } from 'fflate'
+import { unzipSync, zipSync, type Zippable } from 'fflate'
 import { migrationFiles } from '../server/db/migrationFiles'
+import { photosOf } from '../server/db/photos'
 
 /** The database as it is called inside an archive. */
 const entry = 'mantle.sqlite'
+
+/** Photos lie under their id, in the archive as beside the database; no other name is taken out of an archive. */
+const photoName = /^[0-9a-f-]{36}$/
 
 /** An archive or database that cannot be used; nothing was changed. */
 export class Unusable extends Error {}
 
 /**
- * Writes one archive with a consistent copy of the database, also while the server runs.
+ * Writes one archive with a consistent copy of the database and all photos, also while the server runs: photos are never
+ * changed, and one that comes after the copy is one too many, which harms nothing.
  * @throws Unusable when there is no database
  */
 export async function backup(database: string, archive: string): Promise<void> {
@@ -32,7 +38,12 @@ export async function backup(database: string, archive: string): Promise<void> {
     await db.backup(copy)
     db.close()
     mkdirSync(dirname(archive), { recursive: true })
-    writeFileSync(`${archive}.part`, zipSync({ [entry]: readFileSync(copy) }))
+    const files: Zippable = { [entry]: readFileSync(copy) }
+    const photos = photosOf(database)
+    // A picture is packed already.
+    for (const id of existsSync(photos) ? readdirSync(photos) : [])
+      if (photoName.test(id)) files[`photos/${id}`] = [readFileSync(join(photos, id)), { level: 0 }]
+    writeFileSync(`${archive}.part`, zipSync(files))
     renameSync(`${archive}.part`, archive)
   } finally {
     rmSync(folder, { recursive: true, force: true })
@@ -62,7 +73,7 @@ function checkCopy(file: string): void {
 }
 
 /**
- * Puts an archive's database in place after checking it. What was there before is kept beside it.
+ * Puts an archive's database in place after checking it, and its photos beside it. What was there before is kept.
  * @returns where the former database lies now, or null when there was none
  * @throws Unusable before anything is changed
  */
@@ -95,5 +106,11 @@ export function restore(archive: string, database: string): string | null {
     for (const ending of ['-wal', '-shm']) rmSync(`${database}${ending}`, { force: true })
   }
   renameSync(fresh, database)
+  const photos = photosOf(database)
+  mkdirSync(photos, { recursive: true })
+  for (const [path, bytes] of Object.entries(files)) {
+    const id = path.startsWith('photos/') ? path.slice('photos/'.length) : ''
+    if (photoName.test(id)) writeFileSync(join(photos, id), bytes)
+  }
   return before
 }

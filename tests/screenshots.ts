@@ -37,7 +37,8 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['bench-tablet', '/bench', 820, 1180],
   ['bench-made', `/bench/${batches.find(({ facts }) => facts.pouredOn && !facts.cutOn)!.id}`],
   ['rack', '/rack'],
-  ['rack-weighing', '/rack'],
+  ['rack-room', '/rack'],
+  ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
 ]
 /** A rehearsal, as far as the lye that is being weighed. */
@@ -90,9 +91,10 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
-  if (file === 'rack-weighing') await page.keyboard.press('w')
+  if (file === 'rack-room') await page.getByLabel('as the room is').check()
   if (path.startsWith('/formulas/0')) await page.getByText(/lye-heavy: .*\d/).waitFor()
-  if (path === '/bench') await page.waitForTimeout(500)
+  // Pages that listen to a device or a sensor never fall silent.
+  if (path === '/bench' || path === '/rack') await page.waitForTimeout(500)
   else await page.waitForLoadState('networkidle')
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
