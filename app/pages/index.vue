@@ -129,8 +129,10 @@ async function start() {
 </script>
 
 <template>
-  <div class="mx-auto grid max-w-[1280px] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_1fr]">
-    <div class="grid content-start gap-4">
+  <div
+    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_minmax(0,1fr)]"
+  >
+    <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <section class="sheet self-start overflow-hidden" aria-label="What is due">
         <div class="flex items-center justify-between gap-3 px-4 py-3.5">
           <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
@@ -186,7 +188,7 @@ async function start() {
       </section>
       <GoalsCard v-if="!isEmpty" />
     </div>
-    <div class="grid content-start gap-4">
+    <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <EmptyState v-if="isEmpty" title="Welcome to your workshop">
         Start with a formula: type <b>olive 70%</b>, <b>coconut 25%</b>, <b>castor 5%</b> and Mantle
         works out lye and water. Or check a recipe that somebody gave you.

@@ -188,6 +188,29 @@ test('weigh-ins come from a spreadsheet, row by row, and nothing odd slips in', 
   await expect(panel(page).getByRole('img', { name: /4 weigh-ins/ })).toBeVisible()
 })
 
+test('a round at a scale that sends: Enter takes what lies still', async ({ page, server }) => {
+  const post = (value: number) =>
+    page.request.post(`${server.url}/api/devices/readings`, {
+      data: JSON.stringify({ device: 'shed-scale', kind: 'grams', value, stable: true }),
+    })
+  await post(0)
+  await page.goto('/rack')
+  await expect(page.getByRole('button', { name: /^Turn all due/ })).toBeVisible()
+  await page.keyboard.press('w')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Scale').selectOption('shed-scale')
+  const bar = (number: number) => dialog.getByLabel(`Hostel Bar 30, bar ${number}`)
+  await bar(1).focus()
+  await expect(async () => {
+    await post(118.2)
+    await expect(dialog.getByRole('status')).toContainText('118.2 g steady', { timeout: 500 })
+  }).toPass()
+  await post(118.2)
+  await bar(1).press('Enter')
+  await expect(bar(1)).toHaveValue('118.2')
+  await expect(bar(2)).toBeFocused()
+})
+
 test('bars tried in use speak up in their formula; two batches are compared; help is asked', async ({
   page,
   context,

@@ -29,6 +29,8 @@ const oddOf = (batch: BatchSummary, bar: number) => {
   const grams = typed[`${batch.id} ${bar}`]
   return grams == null ? null : oddWeight(batch.facts, bar, grams, day.value, say.value)
 }
+/** What the scale says, where one is chosen: nothing lies on it under a gram. */
+const live = ref<{ grams: number | null; steady: boolean }>({ grams: null, steady: false })
 const filled = computed(() => Object.values(typed).filter((grams) => grams != null).length)
 const odd = computed(() =>
   rows.value.flatMap(({ batch, bars }) =>
@@ -41,6 +43,12 @@ function onward(event: KeyboardEvent) {
   const at = fields.indexOf(event.target as HTMLInputElement)
   if (at < 0) return
   event.preventDefault()
+  const key = rows.value.flatMap(({ bars }) => bars)[at]?.key
+  // An empty field takes what lies still on the scale.
+  if (key && typed[key] == null && live.value.grams !== null) {
+    if (!live.value.steady) return
+    typed[key] = live.value.grams
+  }
   fields[at + 1]?.focus()
 }
 const busy = ref(false)
@@ -73,6 +81,7 @@ async function keep() {
       <p v-if="!rows.length" class="text-ink-2">
         No batch is cut and drying: there is nothing to weigh.
       </p>
+      <LiveScale v-model="live" class="mb-2" />
       <ul ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
         <li
           v-for="row in rows"
@@ -123,7 +132,8 @@ async function keep() {
           >On <input v-model="day" type="date" class="field font-normal" :max="today" required
         /></label>
         <p class="text-sm text-ink-2">
-          The same bars each time, by the number scratched into them. Enter goes to the next.
+          The same bars each time, by the number scratched into them. Enter goes to the next, and
+          takes what lies still on the scale.
         </p>
       </div>
     </form>
