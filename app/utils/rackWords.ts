@@ -9,6 +9,7 @@ import type {
   Touch,
 } from '#contracts/rackWords'
 import type { Place } from '#contracts/workshop'
+import { labelGrams } from '#core/rack/dryingModel'
 import { feelKinds } from '#core/rack/feel'
 import { troubleKinds } from '#core/rack/troubles/kinds'
 import type { Due } from '#core/rack/due'
@@ -99,7 +100,7 @@ export const dryText = ({ dryOn, from, to }: DryingFacts, today: string): string
 
 /** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
 export const labelText = ({ netGrams }: DryingFacts, say: Speaker): string =>
-  say.amount(Math.floor(netGrams))
+  say.amount(labelGrams(netGrams, say.system))
 
 /** What happened, in one line. */
 export function happenedText(

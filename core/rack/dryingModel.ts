@@ -1,4 +1,6 @@
 import type { BatchFacts } from '#contracts/batch'
+import { gramsPer } from '../units/measures'
+import type { UnitSystem } from '../units/say'
 
 /*
  * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
@@ -26,4 +28,10 @@ export function lastWeighed({
   if (!weighed.length || !drying) return null
   const mean = weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
   return { mean, lost: 1 - mean / drying.grams }
+}
+
+/** The net weight in g that a label may state: rounded down, to whole grams or to tenths of an ounce. */
+export function labelGrams(netGrams: number, system: UnitSystem): number {
+  const step = system === 'metric' ? 1 : gramsPer.oz / 10
+  return Math.floor(netGrams / step + 1e-9) * step
 }

@@ -15,7 +15,7 @@ import { whyNot } from './allowed'
 import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
 import { dryingForecast, dryingPrior, fitDrying, sidesOf } from './drying'
-import { dryDay, leftAfter } from './dryingModel'
+import { dryDay, labelGrams, leftAfter } from './dryingModel'
 import { dueFor, dueOf, weighOn } from './due'
 import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
@@ -268,6 +268,17 @@ describe('what is due', () => {
       )
     expect(due(4).map(({ on }) => on)).toEqual(['2026-03-11'])
     expect(due(0)).toEqual([])
+  })
+})
+
+describe('the weight on a label', () => {
+  it.each([
+    [107.9, 'metric', '107 g'],
+    // 107 g are 3.774 oz: 3.8 would be more than there is.
+    [107, 'imperial', '3.7 oz'],
+    [113.4, 'imperial', '4.0 oz'],
+  ] as const)('%f g, %s: %s', (grams, system, says) => {
+    expect(speaker({ system }).amount(labelGrams(grams, system))).toBe(says)
   })
 })
 

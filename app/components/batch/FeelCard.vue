@@ -55,15 +55,15 @@ const endWords = computed(() => {
     ends.indexOf(end) === place
       ? lines.value
           .filter((_, other) => ends[other] === end)
-          .map(({ test }) => feelKinds[test].says)
-          .join(',\n')
+          .map(({ test }, nth) => `${nth ? (nth % 2 ? ', ' : ',\n') : ''}${feelKinds[test].says}`)
+          .join('')
       : '',
   )
 })
 const option = computed(() => {
   const text = { color: '#4c595b' }
   return {
-    grid: { left: 26, right: 150, top: 10, bottom: 30 },
+    grid: { left: 26, right: 214, top: 10, bottom: 30 },
     tooltip: { trigger: 'axis' },
     xAxis: {
       type: 'value',
