@@ -13,3 +13,9 @@ export function useWholeBatch(of: () => Pick<BatchSummary, 'id' | 'facts'>) {
   watch(() => [of().id, of().facts], load, { immediate: true })
   return whole
 }
+
+/** The names of the pots of a batch; none where its batter was not divided. */
+export function usePots(of: () => Pick<BatchSummary, 'id' | 'facts'>) {
+  const whole = useWholeBatch(of)
+  return computed(() => whole.value?.frozen.document.parts.map(({ name }) => name) ?? [])
+}

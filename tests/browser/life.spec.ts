@@ -209,6 +209,21 @@ test('a round at a scale that sends: Enter takes what lies still', async ({ page
   await bar(1).press('Enter')
   await expect(bar(1)).toHaveValue('118.2')
   await expect(bar(2)).toBeFocused()
+  await page.keyboard.press('Escape')
+
+  // Fresh bars go over the same scale, one after the other.
+  await plank(page, 'First days', /^Fir & Smoke 35/).click()
+  await panel(page).getByRole('button', { name: 'Mark as cut' }).click()
+  for (const grams of [120, 123]) {
+    await expect(async () => {
+      await post(grams)
+      await expect(dialog.getByRole('status')).toContainText(`${grams}.0 g steady`, {
+        timeout: 500,
+      })
+    }).toPass()
+    await dialog.getByRole('button', { name: /^Take it/ }).click()
+  }
+  await expect(dialog.getByLabel('Weight of a fresh bar')).toHaveValue('121.5')
 })
 
 test('bars tried in use speak up in their formula; two batches are compared; help is asked', async ({

@@ -66,7 +66,7 @@ watchEffect(() => {
         devices.silent.value.scale ? 'silent' : live.grams === null ? 'empty' : say.mass(live.grams)
       }}
       <small v-if="live.grams !== null" class="text-sm font-normal text-ink-2">{{
-        live.steady ? 'steady: Enter takes it' : 'moving'
+        live.steady ? 'steady' : 'moving'
       }}</small>
     </p>
   </div>

@@ -1,17 +1,48 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { rejectReasons } from '#contracts/rackWords'
-import type { CutDraft } from '~/utils/cutDraft'
+import { rejectReasons, type RejectReason } from '#contracts/rackWords'
+import type { BatchAnswer } from '~/composables/useBatchDialog'
 
-/** What came out of the mould: bars, ends, rejects, their weight and sides, and the yield that makes. */
+/** What came out of the mould: bars, ends, rejects, their weight (typed or by the scale) and sides, and the yield that makes. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
-const cut = defineModel<CutDraft>({ required: true })
+const answer = defineModel<BatchAnswer>({ required: true })
+const cut = reactive({
+  bars: batch.facts.bars as number | null,
+  ends: 0 as number | null,
+  rejects: [] as { why: RejectReason; bars: number }[],
+  grams: null as number | null,
+  sidesMm: [null, null, null] as [number | null, number | null, number | null],
+})
+const photos = ref<string[]>([])
+watchEffect(() => {
+  const [a, b, c] = cut.sidesMm
+  answer.value = cut.bars
+    ? {
+        kind: 'cut',
+        bars: cut.bars,
+        ends: cut.ends ?? 0,
+        rejects: cut.rejects.filter(({ bars }) => bars > 0),
+        grams: cut.grams,
+        sidesMm: a && b && c ? [a, b, c] : null,
+        photos: photos.value,
+      }
+    : null
+})
 const { say } = storeToRefs(useWorkshop())
 const perPlan = computed(() => batch.batterGrams / Math.max(1, batch.bars))
 const yielded = computed(() => {
-  const { bars, grams } = cut.value
+  const { bars, grams } = cut
   return bars && grams ? (bars * grams) / batch.batterGrams : null
 })
+const live = ref<{ grams: number | null; steady: boolean }>({ grams: null, steady: false })
+/** Fresh bars one after the other on the scale: their mean is the weight of a bar. */
+const taken = ref<number[]>([])
+function take() {
+  if (live.value.grams === null) return
+  taken.value = [...taken.value, live.value.grams]
+  const mean = taken.value.reduce((sum, grams) => sum + grams, 0) / taken.value.length
+  cut.grams = Number(mean.toFixed(1))
+}
 const sides = ['thick', 'wide', 'long'] as const
 </script>
 
@@ -28,6 +59,15 @@ const sides = ['thick', 'wide', 'long'] as const
         :min="1"
         :max="20000"
       />
+    </div>
+    <div class="flex flex-wrap items-center gap-3 empty:hidden">
+      <LiveScale v-model="live" />
+      <AppButton v-if="live.grams !== null" :disabled="!live.steady" @click="take"
+        >Take it{{ taken.length ? `, bar ${taken.length + 1}` : '' }}</AppButton
+      >
+      <span v-if="taken.length" class="figure text-sm text-ink-2"
+        >mean of {{ taken.length }}: {{ say.mass(cut.grams ?? 0) }}</span
+      >
     </div>
     <p class="figure text-sm text-ink-2">
       Planned: {{ batch.bars }} bars of about {{ say.mass(Math.round(perPlan)) }}.
@@ -80,6 +120,10 @@ const sides = ['thick', 'wide', 'long'] as const
         </p>
       </div>
     </details>
+    <div class="flex items-center gap-3">
+      <span class="font-semibold">The cut face</span>
+      <PhotoField v-model="photos" :batch-id="batch.id" />
+    </div>
     <p class="text-ink-2">Fresh soap is still caustic: gloves on.</p>
   </div>
 </template>

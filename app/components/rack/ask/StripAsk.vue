@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { BatchSummary } from '#contracts/batch'
+import type { StripPlace } from '#contracts/rackWords'
+import { lyePh, soapPh } from '#core/rack/usable'
+import type { BatchAnswer } from '~/composables/useBatchDialog'
+
+/** A pH strip: what it reads, where it was held, on which bar. */
+const { batch } = defineProps<{ batch: BatchSummary }>()
+const answer = defineModel<BatchAnswer>({ required: true })
+const pots = usePots(() => batch)
+const strip = reactive({
+  ph: null as number | null,
+  where: 'lather' as StripPlace,
+  tooDry: false,
+  bar: 1 as number | null,
+  pot: null as number | null,
+})
+watchEffect(() => {
+  const { ph } = strip
+  answer.value = ph === null ? null : { kind: 'strip', ...strip, ph }
+})
+const verdict = computed(() => {
+  const { ph, tooDry } = strip
+  if (ph === null) return null
+  if (tooDry)
+    return {
+      says: 'Too dry reads wrong. Wet it and hold a new strip; this one is kept and does not count.',
+      bad: false,
+    }
+  if (ph > lyePh)
+    return {
+      says: 'Over 11: there may be free lye. The batch is locked: gloves on, no skin. Test several bars again in three days; if it stays, rework it with oil or throw it away as your local rules say.',
+      bad: true,
+    }
+  if (ph > soapPh)
+    return {
+      says: 'Over 10: the batch is held. It may still be saponifying; test again in three days.',
+      bad: true,
+    }
+  return { says: '8 to 10 is soap.', bad: false }
+})
+</script>
+
+<template>
+  <div class="flex flex-wrap gap-x-5 gap-y-2">
+    <LabelledNumber
+      v-model="strip.ph"
+      says="Reading"
+      label="Reading of the strip"
+      unit="pH"
+      :min="5"
+      :max="14"
+      :step="0.5"
+      :decimals="1"
+    />
+    <label class="grid content-start gap-1 font-semibold">
+      Held on
+      <select v-model="strip.where" class="field font-normal">
+        <option value="lather">lather</option>
+        <option value="face">a wetted face</option>
+      </select>
+    </label>
+    <LabelledNumber v-model="strip.bar" says="Bar" :min="1" :max="99" :decimals="0" />
+    <label v-if="pots.length" class="grid content-start gap-1 font-semibold">
+      Part
+      <select v-model="strip.pot" class="field font-normal">
+        <option :value="null">any</option>
+        <option v-for="(name, pot) in pots" :key="pot" :value="pot">{{ name }}</option>
+      </select>
+    </label>
+  </div>
+  <label class="flex items-center gap-2"
+    ><input v-model="strip.tooDry" type="checkbox" /> it was too dry</label
+  >
+  <p v-if="verdict" :class="verdict.bad ? 'font-semibold text-stop' : 'text-ink-2'">
+    {{ verdict.says }}
+  </p>
+</template>
