@@ -6,6 +6,15 @@ const more = async (page: Page, says: string) => {
   await page.getByRole('button', { name: 'More to write down' }).click()
   await page.getByRole('menuitem', { name: says }).click()
 }
+/** Goes from the rack to the page of a batch; both have the same menu, so it waits for the page. */
+async function openBatch(page: Page, name: string, bar: RegExp) {
+  await page.goto('/rack')
+  await plank(page, name, bar).click()
+  await panel(page)
+    .getByRole('link', { name: /^Open batch/ })
+    .click()
+  await expect(page.getByRole('heading', { level: 1, name: bar })).toBeVisible()
+}
 const photo = {
   name: 'cut.png',
   mimeType: 'image/png',
@@ -119,11 +128,7 @@ test('the room: bars are dragged to another place, its rules and readings are ke
 test('a trouble has causes with evidence, and one of them becomes the next version', async ({
   page,
 }) => {
-  await page.goto('/rack')
-  await plank(page, 'Last weeks', /^Market Rose/).click()
-  await panel(page)
-    .getByRole('link', { name: /^Open batch/ })
-    .click()
+  await openBatch(page, 'Last weeks', /^Market Rose/)
   await more(page, 'Trouble')
   await page.getByLabel('What is it?').selectOption('orange-spots')
   await confirm(page, 'Write it down')
@@ -230,11 +235,7 @@ test('bars tried in use speak up in their formula; two batches are compared; hel
   page,
   context,
 }) => {
-  await page.goto('/rack')
-  await plank(page, 'Drying', /^Hostel Bar 30/).click()
-  await panel(page)
-    .getByRole('link', { name: /^Open batch/ })
-    .click()
+  await openBatch(page, 'Drying', /^Hostel Bar 30/)
   await more(page, 'Try a bar in use')
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByRole('button', { name: 'Keep the scores' })).toBeDisabled()
