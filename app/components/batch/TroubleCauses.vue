@@ -98,7 +98,7 @@ async function makeNext(says: string, cause: Cause) {
           {{ cause.says }}
           <p class="figure text-sm text-ink-2">{{ cause.evidence }}</p>
         </div>
-        <span v-if="cause.next && formula" class="max-sm:col-start-2">
+        <span v-if="cause.next && formula" class="max-sm:col-start-2 print:hidden">
           <span v-if="isDone(cause)" class="text-sm text-ok">done in its formula</span>
           <AppButton v-else :disabled="busy" @click="makeNext(one.kind.says, cause)"
             >Next version: {{ cause.next.label }}</AppButton

@@ -54,7 +54,13 @@ const print = () => window.print()
       <section class="sheet px-5 py-4">
         <div class="mb-2 flex items-center gap-3">
           <BarFace :face="batch.face" :width="58" :height="38" />
-          <h2>Its life, from the pour on</h2>
+          <div>
+            <p class="hidden text-[20px] font-bold text-ink print:block">
+              {{ batch.name }} {{ batch.number }}
+            </p>
+            <p class="hidden text-ink-2 print:block"><StandingLine :batch="batch" /></p>
+            <h2>Its life, from the pour on</h2>
+          </div>
         </div>
         <LifeLine :batch="batch" />
       </section>
