@@ -58,7 +58,6 @@ const print = () => window.print()
             <p class="hidden text-[20px] font-bold text-ink print:block">
               {{ batch.name }} {{ batch.number }}
             </p>
-            <p class="hidden text-ink-2 print:block"><StandingLine :batch="batch" /></p>
             <h2>Its life, from the pour on</h2>
           </div>
         </div>
