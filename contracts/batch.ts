@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { barsSchema, idSchema } from './basics'
+import { barsSchema, cureDaysSchema, idSchema } from './basics'
 import type { Check, ToldBatchEvent } from './batchEvents'
 import type { Trouble } from './rackWords'
 import type { Frozen } from './result'
@@ -19,7 +19,7 @@ export type {
 /** How long a batch cures: days, and the rule they come from. */
 export const cureSchema = z.strictObject({
   rule: z.string().min(1).max(40),
-  days: z.number().int({ error: 'Days are whole numbers.' }).min(1).max(1500),
+  days: cureDaysSchema,
 })
 export type Cure = z.infer<typeof cureSchema>
 

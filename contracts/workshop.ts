@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { barsSchema, idSchema } from './basics'
+import { barsSchema, cureDaysSchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
@@ -9,8 +9,9 @@ import { traits, uses } from './words'
 const cureRuleSchema = z.strictObject({
   id: z.string().min(1).max(40),
   label: z.string().trim().min(1).max(60),
-  days: z.number().int({ error: 'Days are whole numbers.' }).min(1).max(1500),
+  days: cureDaysSchema,
 })
+export type CureDays = z.infer<typeof cureRuleSchema>
 
 /** Where bars dry, and how many find room there. */
 const placeSchema = z.strictObject({

@@ -2,7 +2,7 @@
 import type { BatchSummary } from '#contracts/batch'
 import { faceOf } from '#core/formula/face'
 import { dueOf, rounds, type Due } from '#core/rack/due'
-import { standingOf } from '#core/rack/standing'
+import { isDrying, standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import { useNames } from '~/utils/useNames'
 
@@ -112,9 +112,9 @@ const whole = ref<Record<string, boolean>>({})
 const shownOf = ({ title, jobs }: { title: string; jobs: Job[] }) =>
   whole.value[title] ? jobs : jobs.slice(0, atFirst)
 const answer = useDueAnswers()
-const at = (...stages: string[]) =>
-  batches.list.filter((batch) => stages.includes(standingOf(batch, today.value).stage))
-const drying = computed(() => at('first-days', 'drying', 'last-weeks'))
+const drying = computed(() =>
+  batches.list.filter((batch) => isDrying(standingOf(batch, today.value))),
+)
 const lately = computed(() => formulas.list.slice(0, 4))
 const isEmpty = computed(
   () => batches.loaded && formulas.loaded && !batches.list.length && !formulas.list.length,

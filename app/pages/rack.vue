@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { lastWeighed } from '#core/rack/dryingModel'
 import { dueOf, type Due } from '#core/rack/due'
-import { dampWeek } from '#core/rack/room'
 import { standingOf, type Stage } from '#core/rack/standing'
+import { isBlocked } from '#core/rack/usable'
 import { daysBetween } from '#core/units/days'
 import { useLocalStorage } from '@vueuse/core'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
@@ -55,8 +55,8 @@ function says({ batch, standing }: OnPlank): string {
   return `day ${standing.day}${lost ? ` · −${workshop.say.percent(lost, 1)}` : ` of ${batch.cure.days}`}`
 }
 function flag({ batch, standing }: OnPlank): string {
-  const { state } = batch.facts.usable
-  if (state === 'held' || state === 'locked') return state
+  const { usable } = batch.facts
+  if (isBlocked(usable)) return usable.state
   const kind = dues.value.get(batch.id)
   if (kind && kind !== 'ready') return flags[kind]
   return standing.stage === 'ready' && daysBetween(standing.readyOn!, today.value) <= 7
@@ -103,7 +103,7 @@ onMounted(() => {
   room.listen()
 })
 onUnmounted(room.leave)
-const damp = computed(() => dampWeek(room.room.days, workshop.settings.rack.humidity))
+const { damp } = storeToRefs(room)
 const onRack = computed(() => [...on('ready'), ...drying.value].map(({ batch }) => batch))
 const panel = ref<HTMLElement | null>(null)
 /** On a narrow screen the panel lies below the planks: it comes into view. */

@@ -1,4 +1,5 @@
 import type { Room, RoomReading } from '#contracts/room'
+import { dampWeek } from '#core/rack/room'
 import { defineStore } from 'pinia'
 
 /** The drying room: what it is like now, and day by day. */
@@ -27,6 +28,8 @@ export const useRoom = defineStore('room', () => {
   async function keep(reading: Pick<RoomReading, 'celsius' | 'humidity'>) {
     room.value = await api.post<Room>('/api/room', reading)
   }
+  /** How a damp week slows drying; null while it is dry enough. */
+  const damp = computed(() => dampWeek(room.value.days, useWorkshop().settings.rack.humidity))
   const now = computed(() => live.value ?? room.value.now)
-  return { room, now, live, load, listen, leave, keep }
+  return { room, now, damp, live, load, listen, leave, keep }
 })

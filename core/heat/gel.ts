@@ -67,6 +67,12 @@ export function gelForecast(
   return { onsetC, peak, peakHours: reactionHours + lossHours / 2, verdict }
 }
 
+/** Whether a batter was poured before it held a line, or when it had to be scooped. */
+export const pouredThin = (stage: BatterStage | null): boolean =>
+  stage === 'cloudy' || stage === 'emulsion' || stage === 'light'
+export const pouredThick = (stage: BatterStage | null): boolean =>
+  stage === 'thick' || stage === 'too-far'
+
 export interface AfterPour {
   /** Hours after the pour at which to look under the cover; null when nothing wants looking at. */
   peek: number | null
@@ -106,9 +112,8 @@ export function afterPour(
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
   const { gel, pattern } = document.method
   add(mixC > 35 ? 'mixed warm' : 'mixed cool', clamp(1 - (mixC - 35) / 100, 0.8, 1.25))
-  const thin = stage === 'cloudy' || stage === 'emulsion' || stage === 'light'
-  if (thin) add('poured thin', 1.25)
-  if (stage === 'thick' || stage === 'too-far') add('poured thick', 0.85)
+  if (pouredThin(stage)) add('poured thin', 1.25)
+  if (pouredThick(stage)) add('poured thick', 0.85)
   // The oil or colour that is drawn over the top sets last, and tears under the knife.
   if (pattern === 'drizzle') add('drizzled top', 1.15)
   if (forecast.verdict === 'gels') add('gel', 0.7)

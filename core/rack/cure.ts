@@ -1,4 +1,5 @@
 import type { FormulaResult } from '#contracts/result'
+import type { CureDays } from '#contracts/workshop'
 import type { Library } from '../materials/library'
 
 /** How long makers let a kind of soap cure, in days. Makers differ; these are the middle of what they do. */
@@ -33,16 +34,8 @@ export type CureRule = (typeof cureRules)[number]
 export const cureRule = (id: string): CureRule | undefined =>
   cureRules.find((rule) => rule.id === id)
 
-/** Days of cure for a kind of soap. */
-export interface CureDays {
-  id: string
-  label: string
-  days: number
-  because?: string
-}
-
 /** The rules of a workshop: the usual ones with its own days, and its own kinds after them. */
-export function cureRulesOf(own: readonly CureDays[]): CureDays[] {
+export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: string })[] {
   const byId = new Map(own.map((rule) => [rule.id, rule]))
   const usual = cureRules.map((rule) => {
     const own = byId.get(rule.id)

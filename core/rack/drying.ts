@@ -1,7 +1,7 @@
 import type { Chance } from '../risk/chance'
 import { fitPosterior, type Observation } from '../fit/posterior'
 import { quantile } from '../risk/quantile'
-import { dryDay, leftAfter, weighNoise } from './dryingModel'
+import { dryDay, leftAfter, paceIn, weighNoise } from './dryingModel'
 
 /*
  * How the bars of a batch dry, from what is known beforehand and from weigh-ins (docs/science.md, drying).
@@ -33,7 +33,6 @@ export interface WeighIn {
 const usualSides = [25, 60, 90] as const
 /** Per day, for such a bar in moving air at 20 °C and half saturated. */
 const usualPerDay = 0.07
-const usualHumidity = 0.5
 const outward = (sides: readonly number[]) => sides.reduce((sum, side) => sum + 1 / side ** 2, 0)
 /** g/ml of fresh soap. */
 const soapDensity = 1.05
@@ -70,11 +69,10 @@ export function dryingPrior(
   const rest = 0.05 + 0.1 * humidity
   const loss = Math.max(0, (waterShare - rest) / (1 - rest))
   const perRest = Math.max(0, 1 - waterShare) / (1 - rest) ** 2
-  const dampness = (1 - Math.min(0.95, humidity)) / (1 - usualHumidity)
   return {
     loss,
     lossSd: Math.hypot(perRest * restSd, waterSd / (1 - rest)),
-    perDay: usualPerDay * (outward(sidesMm) / outward(usualSides)) * dampness,
+    perDay: usualPerDay * (outward(sidesMm) / outward(usualSides)) * paceIn(humidity),
     lnPerDaySd,
     grams,
     spread: usualSpread,

@@ -7,6 +7,12 @@ import type { UnitSystem } from '../units/say'
  * that is lost in the end, k how fast. What lists need of drying; the fit stands in drying.ts.
  */
 
+/** Humidity that the usual pace belongs to: half saturated. */
+const usualHumidity = 0.5
+/** Pace of drying in air of a humidity (0–0.95), relative to the usual one. */
+export const paceIn = (humidity: number): number =>
+  (1 - Math.min(0.95, humidity)) / (1 - usualHumidity)
+
 /** g by which a reading strays. */
 export const weighNoise = 0.2
 /** Loss still to come at which a bar counts as dry, as a share of its mass at the pour. */

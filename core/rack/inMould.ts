@@ -42,7 +42,7 @@ export function peekAdvice(find: PeekFind, milk: boolean): Advice {
 /** Hours that a loaf waits before it is tried again. */
 const waits: Record<Touch, number | null> = { soft: 12, sticky: 24, firm: null, hard: null }
 /** Hours in the freezer after which a soft loaf lets go of its mould. */
-export const freezeHours = 2
+const freezeHours = 2
 
 export interface TouchAdvice extends Advice {
   /** Hours to wait, and with the freezer; null when it can be cut now. */

@@ -1,7 +1,8 @@
 import type { BatchSummary } from '#contracts/batch'
 import type { Goal } from '#contracts/goal'
 import { addDays, daysBetween, type Day } from '../units/days'
-import { standingOf } from './standing'
+import { isDrying, standingOf } from './standing'
+import { isBlocked } from './usable'
 
 /* What is ahead: what runs out when, and when to pour for a market. */
 
@@ -23,8 +24,6 @@ export interface Outlook {
   gap: number
 }
 
-const cannotGo = (batch: BatchSummary) => ['held', 'locked'].includes(batch.facts.usable.state)
-
 /**
  * For each formula with bars on the rack, what is left and how long it lasts.
  * @param gone bars by formula that were sold, given or used in the last 90 days
@@ -40,11 +39,9 @@ export function outlookOf(
   return [...byFormula].flatMap(([formulaId, all]) => {
     const standing = all.map((batch) => ({ batch, ...standingOf(batch, today) }))
     const sum = (list: typeof standing) => list.reduce((bars, one) => bars + one.bars, 0)
-    const usable = standing.filter(({ batch }) => !cannotGo(batch))
+    const usable = standing.filter(({ batch }) => !isBlocked(batch.facts.usable))
     const ready = sum(usable.filter(({ stage }) => stage === 'ready'))
-    const drying = usable.filter(({ stage }) =>
-      ['first-days', 'drying', 'last-weeks'].includes(stage),
-    )
+    const drying = usable.filter(isDrying)
     if (!ready && !drying.length) return []
     const nextOn = drying.map(({ readyOn }) => readyOn!).sort()[0] ?? null
     const perWeek = ((gone[formulaId] ?? 0) * 7) / paceDays
@@ -68,7 +65,7 @@ export function outlookOf(
 export function readyAfter(
   batches: readonly BatchSummary[],
   formulaId: string,
-  usual: number,
+  usual: (formulaId: string) => number,
 ): number {
   const own = batches
     .filter((batch) => batch.formulaId === formulaId && batch.facts.pouredOn)
@@ -76,7 +73,7 @@ export function readyAfter(
       const { pouredOn, readyOn } = standingOf(batch, '')
       return daysBetween(pouredOn!, readyOn!)
     })
-  return own.length ? Math.max(...own.slice(0, 3)) : usual
+  return own.length ? Math.max(...own.slice(0, 3)) : usual(formulaId)
 }
 
 /** Days that wrapping and labelling take before bars are carried off. */
@@ -107,9 +104,9 @@ export function plansFor(
   const taken = new Map<string, number>()
   const plans = new Map<string, GoalPlan>()
   for (const goal of [...goals].sort((a, b) => a.on.localeCompare(b.on))) {
-    const needs = readyAfter(batches, goal.formulaId, usual(goal.formulaId)) + wrapDays
+    const needs = readyAfter(batches, goal.formulaId, usual) + wrapDays
     const coming = batches
-      .filter((batch) => batch.formulaId === goal.formulaId && !cannotGo(batch))
+      .filter((batch) => batch.formulaId === goal.formulaId && !isBlocked(batch.facts.usable))
       .map((batch) => standingOf(batch, today))
       .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < goal.on)
       .reduce((bars, one) => bars + one.bars, 0)
@@ -134,9 +131,7 @@ export function spaceAhead(
   today: Day,
   days: number,
 ): { day: Day; bars: number }[] {
-  const there = batches
-    .map((batch) => standingOf(batch, today))
-    .filter(({ stage }) => ['first-days', 'drying', 'last-weeks'].includes(stage))
+  const there = batches.map((batch) => standingOf(batch, today)).filter(isDrying)
   return Array.from({ length: days + 1 }, (_, ahead) => {
     const day = addDays(today, ahead)
     return {

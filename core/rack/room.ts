@@ -1,5 +1,5 @@
 import type { RoomDay } from '#contracts/room'
-import { dryingPrior } from './drying'
+import { paceIn } from './dryingModel'
 
 /* The drying room as it was logged. */
 
@@ -27,6 +27,5 @@ export function dampWeek(
   const earlier = days.slice(-5 * week, -week)
   const before = earlier.length >= week ? mean(earlier.map((day) => day.humidity)) : stated
   if (humidity < dampFrom || humidity < before + damperBy) return null
-  const pace = (at: number) => dryingPrior(0.25, 100, at).perDay
-  return { humidity, before, pace: pace(humidity) / pace(before) }
+  return { humidity, before, pace: paceIn(humidity) / paceIn(before) }
 }

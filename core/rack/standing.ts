@@ -4,6 +4,10 @@ import { addDays, daysBetween, type Day } from '../units/days'
 /** Where a batch stands, from the lowest plank up. */
 export type Stage = 'planned' | 'first-days' | 'drying' | 'last-weeks' | 'ready' | 'left'
 
+/** Whether bars stand on the racks and are not ready yet. */
+export const isDrying = ({ stage }: Pick<Standing, 'stage'>): boolean =>
+  stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
+
 export interface Standing {
   stage: Stage
   pouredOn: Day | null

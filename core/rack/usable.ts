@@ -9,6 +9,10 @@ export const againAfter = 3
 /** Days after the pour at which weights may be trusted: by then right weights leave no free lye. */
 export const trustAfter = 2
 
+/** Whether a test or the weights speak against it: nothing of it goes to others. */
+export const isBlocked = ({ state }: Pick<Usable, 'state'>): boolean =>
+  state === 'held' || state === 'locked'
+
 const keyOf = ({ bar, pot }: { bar: number | null; pot: number | null }) => `${bar} ${pot}`
 
 /**
@@ -50,7 +54,7 @@ export function usableOf(events: readonly BatchEvent[], made: Made | undefined):
 export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count: number) => Day) =>
   usable.state === 'untested'
     ? addDays(pouredOn, trustAfter)
-    : (usable.state === 'held' || usable.state === 'locked') && usable.since
+    : isBlocked(usable) && usable.since
       ? addDays(usable.since, againAfter)
       : null
 
@@ -58,7 +62,6 @@ export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count:
 export function whyNotTrusted(pouredOn: Day, day: Day, usable: Usable): string | null {
   if (daysBetween(pouredOn, day) < trustAfter)
     return 'Weights can be trusted 48 hours after the pour, not before.'
-  if (usable.state === 'held' || usable.state === 'locked')
-    return 'A test says otherwise: trusting the weights does not undo it.'
+  if (isBlocked(usable)) return 'A test says otherwise: trusting the weights does not undo it.'
   return null
 }

@@ -46,14 +46,6 @@ function balanceOf({ result }: Pick<Frozen, 'result'>, made: Made): Balance {
 /** g NaOH that a gram of a fat takes up in full: S in mg KOH per g. */
 const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
 
-function sapOf(frozen: Frozen, id: string): number | null {
-  return (
-    frozen.result.fats.find((fat) => fat.id === id)?.sap ??
-    libraryOf(frozen).fats.get(id)?.sap.typical ??
-    null
-  )
-}
-
 /**
  * What the batch is with what really went in. Differences of unknown things change the mass of the batter only.
  * @param made by the weights, or as planned
@@ -64,12 +56,14 @@ export function correctedMade(
   differences: readonly Difference[],
 ): Made {
   const { alkali: how } = frozen.document
+  const library = libraryOf(frozen)
+  const saps = new Map(frozen.result.fats.map(({ id, sap }) => [id, sap]))
   const balance = balanceOf(frozen, made)
   let { oils, pure, water, batter, scent } = made
   for (const { what, grams } of differences) {
     batter += grams
-    const sap = sapOf(frozen, what)
-    const additive = libraryOf(frozen).additives.get(what)
+    const sap = saps.get(what) ?? library.fats.get(what)?.sap.typical ?? null
+    const additive = library.additives.get(what)
     if (what === 'naoh') {
       const strength = how.solutionStrength ?? how.naohPurity
       pure += grams * strength

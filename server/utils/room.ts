@@ -1,8 +1,8 @@
-import type { RoomReading } from '#contracts/room'
+import type { Room, RoomReading } from '#contracts/room'
 import { dayIn } from '#core/units/days'
 import { refreshFacts } from '../db/batches'
 import type { Db } from '../db/connection'
-import { lastOfRoom, logRoom, roomHumidity } from '../db/room'
+import { lastOfRoom, logRoom, roomDays, roomHumidity } from '../db/room'
 import { getWorkshop } from '../db/workshop'
 import { devicesHeard } from '../devices/hub'
 import { standInRoom } from '../devices/standInRoom'
@@ -24,6 +24,15 @@ export function roomNow(db: Db): RoomReading | null {
   const humidity = heard.find(({ kind }) => kind === 'humidity')?.value
   return celsius == null || humidity == null ? null : { celsius, humidity, at, by: 'sensor' }
 }
+
+/** Days of the room that are told. */
+const daysTold = 120
+
+/** The room as the routes send it. */
+export const roomTold = (db: Db): Room => ({
+  now: roomNow(db) ?? lastOfRoom(db),
+  days: roomDays(db, daysTold),
+})
 
 /** Writes a reading down; what is foretold of drying bars follows when the room has become another. */
 export function keepRoom(db: Db, reading: RoomReading): void {

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
+import { standingEvents } from '#core/rack/standing'
 
 /** What the batch is by the formula as frozen, and by what was weighed and done: side by side. */
 const { batch } = defineProps<{ batch: Batch }>()
 const { say } = storeToRefs(useWorkshop())
-const corrected = computed(() => batch.events.some(({ kind }) => kind === 'corrected'))
+const corrected = computed(() =>
+  standingEvents(batch.events).some(({ kind }) => kind === 'corrected'),
+)
 </script>
 
 <template>

@@ -1,22 +1,17 @@
 <script setup lang="ts">
-import type { Batch, BatchSummary } from '#contracts/batch'
+import type { BatchSummary } from '#contracts/batch'
 import { dueFor } from '#core/rack/due'
 import { lastWeighed } from '#core/rack/dryingModel'
 import { standingOf } from '#core/rack/standing'
+import { isBlocked } from '#core/rack/usable'
 
 /** One batch beside the rack: how it dries, its dates and what they rest on, what is due for it. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
-const batches = useBatches()
 const workshop = useWorkshop()
 const { today, say, settings } = storeToRefs(workshop)
 const standing = computed(() => standingOf(batch, today.value))
 
-const whole = shallowRef<Batch | null>(null)
-async function load() {
-  whole.value = batches.latest?.id === batch.id ? batches.latest : null
-  whole.value ??= await api.get<Batch>(`/api/batches/${batch.id}`).catch(() => null)
-}
-watch(() => [batch.id, batch.facts], load, { immediate: true })
+const whole = useWholeBatch(() => batch)
 
 const due = computed(() =>
   dueFor(batch, today.value, workshop.dayOf, settings.value.rack)
@@ -50,7 +45,7 @@ const facts = computed((): [string, string][] => {
   ]
 })
 const answer = useDueAnswers()
-const bad = computed(() => ['held', 'locked'].includes(batch.facts.usable.state))
+const bad = computed(() => isBlocked(batch.facts.usable))
 </script>
 
 <template>

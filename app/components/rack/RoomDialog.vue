@@ -2,7 +2,6 @@
 import type { Fault } from '#contracts/faults'
 import type { StreamedReading } from '#contracts/device'
 import { cureRulesOf } from '#core/rack/cure'
-import { dampWeek } from '#core/rack/room'
 import { fahrenheit } from '#core/units/measures'
 
 /** The drying room and its rules: what it is like, who says so, how often bars are turned, how long they cure, where they stand. */
@@ -54,7 +53,7 @@ async function keepTyped() {
     typing.value = sentenceOf(error)
   }
 }
-const damp = computed(() => dampWeek(room.room.days, workshop.settings.rack.humidity))
+const { damp } = storeToRefs(room)
 const option = computed(() => {
   const { days } = room.room
   const warm = (celsius: number) =>

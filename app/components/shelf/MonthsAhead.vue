@@ -5,13 +5,13 @@ import { standingOf } from '#core/rack/standing'
 import { addDays, daysBetween } from '#core/units/days'
 
 /** What ripens when, week by week, and how full the racks will be until then. */
+/** What is drying. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
 const { today, settings } = storeToRefs(useWorkshop())
 
 const ripening = computed(() =>
   batches
     .map((batch) => ({ batch, ...standingOf(batch, today.value) }))
-    .filter(({ stage }) => ['first-days', 'drying', 'last-weeks'].includes(stage))
     .map(({ batch, bars, readyOn }) => ({
       batch,
       bars,

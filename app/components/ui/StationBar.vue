@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Settings2 } from '@lucide/vue'
 import { dueOf, jobsIn } from '#core/rack/due'
-import { standingOf } from '#core/rack/standing'
+import { isDrying, standingOf } from '#core/rack/standing'
 import { stations } from '~/utils/stations'
 
 const workshop = useWorkshop()
@@ -15,10 +15,7 @@ const here = (path: string) => (path === '/' ? route.path === '/' : route.path.s
 const count = computed((): Record<string, number> => {
   const { today } = workshop
   if (!today) return {}
-  const onRack = batches.list.filter((batch) => {
-    const { stage } = standingOf(batch, today)
-    return stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
-  })
+  const onRack = batches.list.filter((batch) => isDrying(standingOf(batch, today)))
   return {
     Shelf: jobsIn(dueOf(batches.list, today, workshop.dayOf, workshop.settings.rack).today),
     Rack: onRack.length,

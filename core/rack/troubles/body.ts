@@ -1,4 +1,4 @@
-import { gelForecast } from '../../heat/gel'
+import { gelForecast, pouredThick } from '../../heat/gel'
 import { traitsOf } from '../../character/traits'
 import { settingC } from '../../formula/remarks/falseTrace'
 import {
@@ -8,6 +8,7 @@ import {
   mixAt,
   rateTo,
   shareOf,
+  undispersed,
   waterTo,
   type Suspect,
 } from './case'
@@ -115,8 +116,8 @@ const citrateSoftens: Suspect = (about) => {
     : null
 }
 
-const pouredThick: Suspect = ({ bench }) =>
-  bench?.stage === 'thick' || bench?.stage === 'too-far'
+const thickPour: Suspect = ({ bench }) =>
+  bench && pouredThick(bench.stage)
     ? {
         says: 'It was poured thick: air was folded in and could not rise.',
         evidence: `Poured at the stage "${bench.stage === 'thick' ? 'thick' : 'too far'}"${bench.minutes === null ? '' : `, ${Math.round(bench.minutes)} minutes after the lye`}.`,
@@ -215,14 +216,12 @@ const muchColour: Suspect = (about) => {
       }
     : null
 }
-const undispersed: Suspect = (about) => {
-  const bare = about.document.additives.find(
-    ({ id, carrier }) => about.library.additives.get(id)?.disperse && !carrier,
-  )
-  return bare
+const clumps: Suspect = (about) => {
+  const name = undispersed(about)
+  return name
     ? {
         says: 'Pigment in clumps bleeds into the lather.',
-        evidence: `${about.library.additives.get(bare.id)!.name} goes in without being dispersed.`,
+        evidence: `${name} goes in without being dispersed.`,
         weight: 'likely',
       }
     : null
@@ -273,9 +272,9 @@ export const body = {
   cracks: [forced, heats, hotMix, littleWater],
   rings: [halfGelled, unevenPots],
   soft: [fatty, wet, citrateSoftens, softOils],
-  air: [pouredThick, blended, tapped],
+  air: [thickPour, blended, tapped],
   crumbled: [cutLate, cutFrozen, leanBar, littleWater],
-  'coloured-lather': [muchColour, undispersed],
+  'coloured-lather': [muchColour, clumps],
   'scent-gone': [littleScent, citrus, gelTook, stoodLong],
   'oil-on-top': [setEarly, apart, neverOne, weightsWrong],
 } satisfies Record<string, Suspect[]>

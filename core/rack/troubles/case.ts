@@ -88,13 +88,20 @@ export const shareOf = ({ result }: Case, fits: (id: string) => boolean): number
     ? result.additives.reduce((sum, { id, grams }) => sum + (fits(id) ? grams : 0), 0) / result.oils
     : 0
 
+/** The name of something that wants dispersing and goes in without; null when there is none. */
+export function undispersed({ document, library }: Case): string | null {
+  const bare = document.additives.find(
+    ({ id, carrier }) => library.additives.get(id)?.disperse && !carrier,
+  )
+  return bare ? library.additives.get(bare.id)!.name : null
+}
+
 export const hasMilk = ({ result, library }: Pick<Case, 'result' | 'library'>): boolean =>
   result.liquids.some(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0)
 
-const number = (value: unknown): value is number => typeof value === 'number'
 /** Superfat lowered to a value; nothing where it is that low. */
 export const lowerSuperfat = ({ document, say }: Case, to: number): Pick<Cause, 'next'> =>
-  number(document.superfat) && document.superfat > to
+  document.superfat !== null && document.superfat > to
     ? {
         next: {
           label: `Superfat ${say.percent(to)}`,

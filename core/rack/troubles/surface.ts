@@ -1,4 +1,5 @@
 import { hasKeeper } from '../../character/traits'
+import { pouredThin } from '../../heat/gel'
 import {
   gelTo,
   hasMilk,
@@ -6,6 +7,7 @@ import {
   mixAt,
   rateTo,
   shareOf,
+  undispersed,
   waterTo,
   type Suspect,
 } from './case'
@@ -105,8 +107,8 @@ const muchWater: Suspect = (about) =>
         ...waterTo(about, 2),
       }
     : null
-const pouredThin: Suspect = ({ bench }) =>
-  bench?.stage === 'emulsion' || bench?.stage === 'cloudy' || bench?.stage === 'light'
+const thinPour: Suspect = ({ bench }) =>
+  bench && pouredThin(bench.stage)
     ? {
         says: 'It was poured thin.',
         evidence: `Poured at ${bench.stage === 'light' ? 'light trace' : `the stage "${bench.stage}"`}.`,
@@ -178,14 +180,11 @@ const veryHot: Suspect = (about) =>
       }
     : null
 
-const dryPigment: Suspect = ({ document, result, library }) => {
-  const bare = result.additives.find(({ id }) => {
-    const line = document.additives.find((one) => one.id === id)
-    return library.additives.get(id)?.disperse && line && !line.carrier
-  })
-  return bare
+const dryPigment: Suspect = (about) => {
+  const name = undispersed(about)
+  return name
     ? {
-        says: `${bare.name} that was not dispersed before it went in.`,
+        says: `${name} that was not dispersed before it went in.`,
         evidence: 'The formula stirs it in dry.',
         weight: 'likely',
       }
@@ -227,7 +226,7 @@ const lyeGrains: Suspect = (about) =>
 
 export const surface = {
   'orange-spots': [freeFat, oldStock, nothingKeeps, dampRoom, long],
-  ash: [noGel, muchWater, pouredThin, coolMix],
+  ash: [noGel, muchWater, thinPour, coolMix],
   crystals: [citrate, salts, soda],
   sweating: [fromFreezer, drawsWater, dampRoom, veryHot],
   specks: [dryPigment, scorched, stearicSpots, lyeGrains],

@@ -1,9 +1,8 @@
 import { roomReadingSchema } from '#contracts/room'
-import { roomDays } from '../../db/room'
 
 /** A reading that somebody typed. */
 export default route(roomReadingSchema, ({ db, now, body }) => {
   const reading = { ...body, at: now, by: 'hand' as const }
   keepRoom(db, reading)
-  return { now: reading, days: roomDays(db, 120) }
+  return { ...roomTold(db), now: reading }
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import type { FeelTest } from '#contracts/rackWords'
-import { feelKinds, feelTestsFor } from '#core/rack/feel'
+import { feelKinds, feelTestsFor, tellsAfter } from '#core/rack/feel'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A bar tried in use: a score for each test that was made, those of its use first. */
@@ -57,7 +57,7 @@ function score(test: FeelTest, value: number) {
     </li>
   </ul>
   <p class="text-sm text-ink-2">
-    Only what you tried. From day 21 on scores correct the estimates of the formula.
+    Only what you tried. From day {{ tellsAfter }} on scores correct the estimates of the formula.
   </p>
   <label class="grid gap-1 font-semibold">
     Note

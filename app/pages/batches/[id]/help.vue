@@ -1,21 +1,11 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
 import { Copy, Printer } from '@lucide/vue'
 
 /** One page that tells another maker everything to judge a batch by. */
-const id = String(useRoute().params.id)
+const { batch, problem } = useBatchPage()
 const { today, say, humidity } = storeToRefs(useWorkshop())
-const batch = ref<Batch | null>(null)
-const problem = ref('')
 const question = ref('')
 const copied = ref(false)
-onMounted(async () => {
-  try {
-    batch.value = await api.get<Batch>(`/api/batches/${id}`)
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
-})
 useHead({
   title: () => (batch.value ? `Help, batch ${batch.value.number} · Mantle` : 'Help · Mantle'),
 })

@@ -1,37 +1,15 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
 
 /** A batch: before the pour its sheet, afterwards its whole life. */
-const route = useRoute()
-const id = String(route.params.id)
-const batches = useBatches()
-const workshop = useWorkshop()
-const { today, say } = storeToRefs(workshop)
+const { batch, problem } = useBatchPage()
+const { today, say } = storeToRefs(useWorkshop())
 
-const batch = ref<Batch | null>(null)
-const problem = ref('')
-async function load() {
-  try {
-    batch.value = await api.get<Batch>(`/api/batches/${id}`)
-    problem.value = ''
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
-}
-onMounted(load)
 useHead({
   title: () =>
     batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle',
 })
-/** An undo in a toast changes the batch in the store; this page follows it. */
-watch(
-  () => batches.latest,
-  (latest) => {
-    if (latest?.id === id) batch.value = latest
-  },
-)
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
 const told = computed(() => (batch.value ? standingEvents(batch.value.events) : []))
 const atBench = computed(() =>

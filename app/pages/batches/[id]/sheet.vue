@@ -1,18 +1,8 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
 import { Printer } from '@lucide/vue'
 
 /** The sheet of a batch as it was frozen, once it is poured. */
-const id = String(useRoute().params.id)
-const batch = ref<Batch | null>(null)
-const problem = ref('')
-onMounted(async () => {
-  try {
-    batch.value = await api.get<Batch>(`/api/batches/${id}`)
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
-})
+const { batch, problem } = useBatchPage()
 useHead({
   title: () => (batch.value ? `Sheet, batch ${batch.value.number} · Mantle` : 'Sheet · Mantle'),
 })
