@@ -4,7 +4,7 @@ import { checkFormulaText, computeFormulaText } from './answers'
 
 const base = {
   format: 'mantle.formula',
-  version: 1,
+  version: 2,
   name: 'Vector',
   size: { by: 'oils', grams: 1000 },
   superfat: 0.06,
@@ -70,7 +70,7 @@ describe('npm run -s formula', () => {
   it('lets an unsafe document through with a stop', () => {
     const { remarks } = answer({ superfat: -0.02 }) as { remarks: object[] }
     expect(remarks[0]).toMatchObject({ id: 'superfat-negative', severity: 'stop' })
-    expect(Object.keys(remarks[0]!)).toEqual(['id', 'severity', 'says', 'because'])
+    expect(Object.keys(remarks[0]!)).toEqual(['id', 'severity', 'says', 'because', 'overridable'])
   })
 })
 
@@ -138,7 +138,7 @@ describe('a bad document gives a path and a sentence', () => {
     ['grams and shares mixed', { fats: [one, { id: 'lard', grams: 10 }] }, 'fats[1].grams'],
     ['no fats', { fats: [] }, 'fats'],
     ['another format', { format: 'soap' }, 'format'],
-    ['another version', { version: 2 }, 'version'],
+    ['another version', { version: 3 }, 'version'],
     ['lye half pure', { alkali: { naohPurity: 0.5 } }, 'alkali.naohPurity'],
     ['a value like a NaOH factor', { fats: [{ ...one, sap: 0.135 }] }, 'fats[0].sap'],
     [
@@ -172,7 +172,7 @@ describe('a bad document gives a path and a sentence', () => {
       { additives: [{ id: 'salt', amount: { value: 2, unit: 'cup' } }] },
       'additives[0].amount.unit',
     ],
-    ['an unknown pattern', { method: { pattern: 'spiral' } }, 'method.pattern'],
+    ['an unknown pattern', { method: { patterns: ['spiral'] } }, 'method.patterns[0]'],
     [
       'a carrier that is not there',
       { additives: [{ id: 'rose-clay', grams: 5, carrier: { id: 'lard', ratio: 2 } }] },

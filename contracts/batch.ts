@@ -81,6 +81,10 @@ export interface BatchFacts {
   /** Kept for laundry: not for skin. */
   laundry: boolean
   usable: Usable
+  /** Chance of lye left over, by the weights and the spread of the fats. */
+  lyeHeavy: number
+  /** For dishes or laundry by its formula. */
+  cleaning: boolean
   releasedOn: string | null
   turnedOn: string | null
   weighedOn: string | null

@@ -1,9 +1,14 @@
 import { z } from 'zod'
+import { upgradedFormula } from './upgrade'
 import {
   additiveMoments,
+  amountBases,
   amountUnits,
+  frozenStates,
   liquidMoments,
+  meaningsOfFattyMatter,
   patterns,
+  tools,
   uses,
   waysOfLiquid,
   waysOfWater,
@@ -12,7 +17,7 @@ import {
 export type { AdditiveMoment, Pattern, Use, WaterHeld } from './words'
 
 /*
- * The formula document, version 1 (docs/formula-format.md). The schema holds the shape only, so that a draft
+ * The formula document, version 2 (docs/formula-format.md); one of version 1 is upgraded as it is read. The schema holds the shape only, so that a draft
  * with a share missing or shares that do not add up is still a document; what makes it computable and complete
  * is told by `faultsInFormula` in core/formula/faults. Fractions, grams, °C.
  */
@@ -55,8 +60,13 @@ const sizeSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('batter'), grams: missing }),
   /** Bars of so many grams each when long dried. */
   z.strictObject({ by: z.literal('bars'), count: missing, grams: missing }),
-  /** Fatty matter as a share of a batter of so many grams. */
-  z.strictObject({ by: z.literal('fattyMatter'), batterGrams: missing, share: missing }),
+  /** Fatty matter as a share of a batter of so many grams: its fatty acids, or its oils, since makers mean either. */
+  z.strictObject({
+    by: z.literal('fattyMatter'),
+    batterGrams: missing,
+    share: missing,
+    of: z.enum(meaningsOfFattyMatter).default('fattyAcids'),
+  }),
   z.strictObject({ by: z.literal('mould'), mould: mouldSchema, fill: missing.default(1) }),
   /** Several moulds filled from one batter. */
   z.strictObject({
@@ -78,16 +88,23 @@ const fatLine = z.strictObject({
   inLye: z.boolean().default(true),
 })
 
+/** Exactly one of a share of all liquid, which moves with the water, and grams, which are held. */
 const liquidLine = z.strictObject({
   id,
-  share: missing,
+  share: missing.optional(),
+  grams: missing.optional(),
   moment: z.enum(liquidMoments).default('oils'),
   way: z.enum(waysOfLiquid).default('poured'),
 })
 
 const rateOf = z.enum(['oils', 'batter'])
 
-const amount = z.strictObject({ value: missing, unit: z.enum(amountUnits) })
+/** A spoon, drop or weight, once or for so much of the oils. */
+const amount = z.strictObject({
+  value: missing,
+  unit: z.enum(amountUnits),
+  per: z.enum(amountBases).nullable().default(null),
+})
 
 const additiveLine = z.strictObject({
   id,
@@ -122,8 +139,10 @@ const methodSchema = z.strictObject({
   lyeC: number.min(-20).max(100).default(35),
   oilsC: number.min(0).max(100).default(35),
   gel: z.enum(['leave', 'force', 'prevent']).default('leave'),
-  pattern: z.enum(patterns).default('plain'),
-  blender: z.boolean().default(true),
+  patterns: z.array(z.enum(patterns)).max(4).default([]),
+  tool: z.enum(tools).default('blender'),
+  /** How frozen a frozen liquid is when the lye meets it; null where nothing is, or nobody knows yet. */
+  frozen: z.enum(frozenStates).nullable().default(null),
 })
 
 const alkaliSchema = z.strictObject({
@@ -146,36 +165,45 @@ const partLine = z.strictObject({
 
 const common = {
   format: z.literal('mantle.formula'),
-  version: z.literal(1),
+  version: z.literal(2),
   name: z.string().trim().min(1).max(120),
   use: z.enum(uses).default('body'),
   notes: z.string().max(20_000).default(''),
   alkali: z.preprocess((value) => value ?? {}, alkaliSchema),
   fats: z.array(fatLine).max(60),
   liquids: z.array(liquidLine).max(20).default([]),
+  /** Of the water in the lye; `iceGrams` says it by weight instead. */
   iceShare: number.default(0),
+  iceGrams: missing.optional(),
   additives: z.array(additiveLine).max(60).default([]),
   scents: z.array(scentLine).max(30).default([]),
   parts: z.array(partLine).max(12).default([]),
   method: z.preprocess((value) => value ?? {}, methodSchema),
 }
 
-export const formulaSchema = z.strictObject({
-  ...common,
-  size: sizeSchema,
-  superfat: missing.default(0.05),
-  water: waterSchema.default({ held: 'ratio', value: 2.2 }),
-})
+export const formulaSchema = z.preprocess(
+  upgradedFormula,
+  z.strictObject({
+    ...common,
+    size: sizeSchema,
+    superfat: missing.default(0.05),
+    water: waterSchema.default({ held: 'ratio', value: 2.2 }),
+  }),
+)
 export type FormulaDocument = z.infer<typeof formulaSchema>
 
 /** A document whose lye and water are known and whose superfat is asked for. */
-export const checkSchema = z.strictObject({
-  ...common,
-  size: sizeSchema,
-  lyeGrams: number.min(0),
-  waterGrams: number.min(0),
-})
+export const checkSchema = z.preprocess(
+  upgradedFormula,
+  z.strictObject({
+    ...common,
+    size: sizeSchema,
+    lyeGrams: number.min(0),
+    waterGrams: number.min(0),
+  }),
+)
 
+export type LiquidLine = FormulaDocument['liquids'][number]
 export type FatLine = FormulaDocument['fats'][number]
 export type AdditiveLine = FormulaDocument['additives'][number]
 export type ScentLine = FormulaDocument['scents'][number]

@@ -61,6 +61,8 @@ const ownLiquid = z
     fat: share.default(0),
     fatSap: saponification.default(0),
     sugar: share.default(0),
+    /** g pure NaOH that a gram takes before the fats do. */
+    naohTaken: z.number().min(0).max(1).default(0),
     moment: z.enum(liquidMoments).default('lye'),
     way: z.enum(waysOfLiquid).default('poured'),
     mind: z.string().trim().max(300).default(''),

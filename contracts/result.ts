@@ -1,5 +1,5 @@
 import type { FormulaDocument, WaterHeld } from './formula'
-import type { FattyAcid, LiquidMoment, WayOfLiquid } from './words'
+import type { FattyAcid, LiquidMoment, SpoonKind, WayOfLiquid } from './words'
 
 export type { FattyAcid } from './words'
 
@@ -18,7 +18,7 @@ export interface Remark {
   says: string
   because: string
   /** A stop that the maker may overrule with a reason, since it is a matter of judgement. */
-  mayOverrule?: boolean
+  overridable?: boolean
   fix?: { label: string; patch: PatchStep[] }
 }
 
@@ -43,6 +43,8 @@ export interface FatPortion extends Portion {
 export interface LiquidPortion extends Portion {
   waterGrams: number
   fatGrams: number
+  /** g pure NaOH that its acid neutralises; 0 for all but sour ones. */
+  naohTaken: number
   moment: LiquidMoment
   way: WayOfLiquid
 }
@@ -52,6 +54,8 @@ export interface AdditivePortion extends Portion {
   estimated: boolean
   /** g pure NaOH that this much neutralises; 0 for all but acids. */
   naohTaken: number
+  /** Fat in it, as in milk powder. */
+  fatGrams: number
   moment: 'water' | 'lye' | 'cooled-lye' | 'oils' | 'trace'
 }
 
@@ -86,6 +90,8 @@ export interface FormulaResult {
   carriers: CarrierPortion[]
   /** The pots of a divided batter; empty when there is one pot. */
   parts: PartResult[]
+  /** Names of fats without a saponification value: while there are any, no lye is worked out. */
+  unknownFats: string[]
   lye: {
     /** Pure alkali wanted, counted as NaOH, acids included. */
     pureAsNaoh: number
@@ -134,6 +140,8 @@ export interface Frozen {
   materials: FrozenMaterial[]
   result: FormulaResult
   remarks: Remark[]
+  /** Which spoons its amounts were measured with. */
+  spoons?: SpoonKind
   /** Why a stop was overruled, by remark id. */
   overruled: Record<string, string>
 }

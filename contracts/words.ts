@@ -108,12 +108,58 @@ export const patterns = [
 ] as const
 export type Pattern = (typeof patterns)[number]
 
-/** The three ways to say how much water; the one in `held` stays when anything else changes. */
-export const waysOfWater = ['ratio', 'strength', 'shareOfOils'] as const
+/** The ways to say how much water; the one in `held` stays when anything else changes. Grams are water weighed as water. */
+export const waysOfWater = ['ratio', 'strength', 'shareOfOils', 'grams'] as const
 
-/** Measures by volume; grams follow from the material's density and are an estimate. */
-export const amountUnits = ['tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
+/** How much of an extra, once or for so much of the oils. Of a volume the grams follow from the density: an estimate. */
+export const amountUnits = ['tsp', 'tbsp', 'ml', 'drop', 'g', 'oz'] as const
+export const amountBases = ['kg', '500g', '100g', 'lb'] as const
 
+/** A teaspoon is 5 ml where spoons are metric, 4.93 ml in the US. */
+export const spoonKinds = ['us', 'metric'] as const
+
+/** How long a tin of lye has been open. */
+export const lyeOpenSince = ['month', 'year', 'longer', 'unknown'] as const
+export type LyeOpenSince = (typeof lyeOpenSince)[number]
+
+/** What is asked once, where it first matters. */
+export const firstQuestions = [
+  'scale',
+  'weights',
+  'degrees',
+  'lye-label',
+  'lye-open',
+  'citric-acid',
+] as const
+export type FirstQuestion = (typeof firstQuestions)[number]
+
+/** Steps that scales show, g, in the unit they show them in. An ounce is 28.349523125 g. */
+export const scaleSteps = [
+  { grams: 0.01, says: '0.01 g', units: 'metric' },
+  { grams: 0.1, says: '0.1 g', units: 'metric' },
+  { grams: 0.5, says: '0.5 g', units: 'metric' },
+  { grams: 1, says: '1 g', units: 'metric' },
+  { grams: 2, says: '2 g', units: 'metric' },
+  { grams: 5, says: '5 g', units: 'metric' },
+  { grams: 0.141747615625, says: '0.005 oz', units: 'imperial' },
+  { grams: 0.28349523125, says: '0.01 oz', units: 'imperial' },
+  { grams: 1.41747615625, says: '0.05 oz', units: 'imperial' },
+  { grams: 2.8349523125, says: '0.1 oz', units: 'imperial' },
+] as const
+
+/** What fatty matter is a share of: the fatty acids bound or free, or the oils as they were weighed. */
+export const meaningsOfFattyMatter = ['fattyAcids', 'oils'] as const
+
+/** What the batter is brought together with. */
+export const tools = ['blender', 'whisk', 'spoon'] as const
+
+/** A frozen liquid: hard as ice, slushy, or no more than cold. */
+export const frozenStates = ['hard', 'slush', 'cold'] as const
+
+export type AmountUnit = (typeof amountUnits)[number]
+export type AmountBase = (typeof amountBases)[number]
+export type SpoonKind = (typeof spoonKinds)[number]
+export type Tool = (typeof tools)[number]
 export type WaterHeld = (typeof waysOfWater)[number]
 export type AdditiveMoment = (typeof additiveMoments)[number]
 export type WayOfLiquid = (typeof waysOfLiquid)[number]

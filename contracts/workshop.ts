@@ -3,7 +3,7 @@ import { barsSchema, cureDaysSchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
-import { traits, uses } from './words'
+import { firstQuestions, lyeOpenSince, scaleSteps, spoonKinds, traits, uses } from './words'
 
 /** How long a kind of soap cures. */
 const cureRuleSchema = z.strictObject({
@@ -34,14 +34,30 @@ export const workshopSchema = z.strictObject({
       return false
     }
   }, 'This is not a time zone, as Europe/Dublin.'),
+  /** Weights and volumes: grams and millilitres, or ounces and fluid ounces. */
   units: z.enum(['metric', 'imperial']),
+  /** Degrees; null goes with the weights. */
+  degrees: z.enum(['C', 'F']).nullable().default(null),
+  /** Which teaspoon lies in the drawer. */
+  spoons: z.enum(spoonKinds).default('us'),
+  /** Which citric acid is in the jar; null until somebody has read its label. */
+  citricAcid: z.enum(['anhydrous', 'monohydrate']).nullable().default(null),
+  /** The tin of lye: what its label says, and how long it has been open. */
+  lyeTin: z
+    .strictObject({
+      label: z.enum(['naoh', 'koh']).nullable().default(null),
+      open: z.enum(lyeOpenSince).nullable().default(null),
+    })
+    .default({ label: null, open: null }),
+  /** Questions this workshop has answered, so that nobody is asked twice. */
+  said: z.array(z.enum(firstQuestions)).max(12).default([]),
   /** Resolution of the scale, g. */
-  scale: z.union(
-    [z.literal(0.01), z.literal(0.1), z.literal(0.5), z.literal(1), z.literal(2), z.literal(5)],
-    {
-      error: 'A scale reads in steps of 0.01, 0.1, 0.5, 1, 2 or 5 g.',
-    },
-  ),
+  scale: z
+    .number()
+    .refine(
+      (step) => scaleSteps.some(({ grams }) => grams === step),
+      'A scale reads in steps of 0.01, 0.1, 0.5, 1, 2 or 5 g, or 0.005, 0.01, 0.05 or 0.1 oz.',
+    ),
   /** Target regions that differ from the usual ones, by use and trait: from, to. */
   regions: z
     .partialRecord(
@@ -62,7 +78,14 @@ export const workshopSchema = z.strictObject({
     .regex(/^[A-Z]{3}$/, 'A currency is three letters, as GBP.')
     .default('EUR'),
   /** Chance of a lye-heavy batch that the maker puts up with. */
-  lyeRisk: z.number().min(0.00001).max(0.5).default(0.001),
+  lyeRisk: z
+    .number()
+    .min(
+      0.001,
+      'Nobody can promise less than 1 in 1,000: the spread of the fats is not known that well.',
+    )
+    .max(0.5)
+    .default(0.001),
   /** Fatty matter at pour that the workshop's standard asks for at least; null where none does. */
   leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
   /** How a run usually begins: room, scale, thermometer, milk guard. */

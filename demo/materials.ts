@@ -18,6 +18,7 @@ export const demoMaterials: OwnMaterial[] = [
     water: 0.985,
     fat: 0,
     fatSap: 0,
+    naohTaken: 0,
     sugar: 0.002,
     moment: 'lye',
     way: 'poured',

@@ -1,3 +1,4 @@
+import { byBlender } from '#core/formula/method'
 import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
@@ -162,10 +163,7 @@ export function createBench(subject: BenchSubject) {
   }, 500)
 
   const usual = computed(() =>
-    usualTimes(
-      usualMinutes(plan.value.working, ctx.value.document.method.blender),
-      subject.earlier,
-    ),
+    usualTimes(usualMinutes(plan.value.working, byBlender(ctx.value.document)), subject.earlier),
   )
   const soFar = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
   const combinedC = computed(() => ({

@@ -5,8 +5,10 @@ import { regionsFor } from '#core/character/regions'
 import { traitsOf } from '#core/character/traits'
 import { blankFormula } from '#core/formula/blank'
 import { computeFormula } from '#core/formula/compute'
+import { stillOpen } from '#core/formula/draft'
 import { faceOf } from '#core/formula/face'
 import { faultsInFormula } from '#core/formula/faults'
+import { onScale } from '#core/formula/onScale'
 import { applyPatch } from '#core/formula/patch'
 import { remarksOn } from '#core/formula/remarks/index'
 import { useEventListener } from '@vueuse/core'
@@ -30,6 +32,12 @@ export function createFormulaEditor(id: string) {
   const remarks = computed(() =>
     remarksOn(document.value, result.value, library.value, workshop.say, workshop.settings),
   )
+  /** What a scale can weigh of it: the figures that page, sheet, plan and labels all show. */
+  const weighed = computed(() => onScale(document.value, library.value, workshop.settings.scale))
+  /** What is still to be typed before anything can be said of it. */
+  const open = computed(() => stillOpen(document.value, library.value, workshop.say))
+  /** What the typed line asks; while it does, no batch is made. */
+  const question = ref('')
   const traits = computed(() => traitsOf(result.value, library.value))
   const regions = computed(() => regionsFor(document.value.use, workshop.settings.regions))
   const face = computed(() => faceOf(document.value, library.value))
@@ -95,6 +103,9 @@ export function createFormulaEditor(id: string) {
     result,
     faults,
     remarks,
+    weighed,
+    open,
+    question,
     traits,
     regions,
     face,

@@ -43,28 +43,27 @@ export function useLyeRisk(
       return
     }
     const own = asked.value
-    const spread = spreadOf(
-      document.value,
-      result.value,
-      library.value,
-      workshop.settings.scale,
-      age.value,
-    )
+    const spreadAt = (open: LyeAge) =>
+      spreadOf(document.value, result.value, library.value, workshop.settings.scale, open)
+    const spread = spreadAt(age.value)
     if (!spread.fats.length || !spread.alkalis.length) {
       risk.value = null
       answered.value = own
       return
     }
-    const job = {
-      spread,
+    const jobFor = (about: typeof spread) => ({
+      spread: about,
       planned: result.value.superfat.total,
       risk: workshop.settings.lyeRisk,
       draws,
       seed,
-    }
-    const found = await remote!.run(plain(job))
-    if (!found || own !== asked.value) return
-    risk.value = found
+    })
+    const found = await remote!.run(plain(jobFor(spread)))
+    // Old lye is weak by chance, not for sure: what it needs is never less than what fresh lye would.
+    const fresh =
+      age.value === 'fresh' ? found : await remote!.run(plain(jobFor(spreadAt('fresh'))))
+    if (!found || !fresh || own !== asked.value) return
+    risk.value = { ...found, smallest: Math.max(found.smallest, fresh.smallest) }
     answered.value = own
   }, 120)
   watch(

@@ -1,3 +1,4 @@
+import type { FirstQuestion } from '#contracts/words'
 import type { Workshop, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { speaker } from '#core/units/say'
@@ -10,6 +11,11 @@ export const useWorkshop = defineStore('workshop', () => {
     name: '',
     timeZone: 'UTC',
     units: 'metric',
+    degrees: null,
+    spoons: 'us',
+    citricAcid: null,
+    lyeTin: { label: null, open: null },
+    said: [],
     scale: 0.1,
     regions: {},
     prices: {},
@@ -31,6 +37,7 @@ export const useWorkshop = defineStore('workshop', () => {
     speaker({
       locale: navigator.language,
       system: settings.value.units,
+      degrees: settings.value.degrees,
       scale: settings.value.scale,
     }),
   )
@@ -63,11 +70,28 @@ export const useWorkshop = defineStore('workshop', () => {
     take(await api.put<WorkshopNow>('/api/workshop', workshop))
   }
 
+  /** Answers a first question: its setting is kept, and nobody asks it again. */
+  const answer = (question: FirstQuestion, changes: Partial<Workshop>) =>
+    save({ ...changes, said: [...new Set([...settings.value.said, question])] })
+
   // A screen that stays open overnight has to notice the new day.
   useIntervalFn(() => void load(), 5 * 60_000)
 
   /** The day of an instant (ISO, UTC) by the workshop's clock. */
   const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
 
-  return { settings, today, humidity, clock, dayOf, ready, problem, dialogOpen, say, load, save }
+  return {
+    settings,
+    today,
+    humidity,
+    clock,
+    dayOf,
+    ready,
+    problem,
+    dialogOpen,
+    say,
+    load,
+    save,
+    answer,
+  }
 })

@@ -1,7 +1,7 @@
 import type { Fault } from '#contracts/faults'
 import type { FormulaDocument } from '#contracts/formula'
 import { leftBehind, portable } from '#core/formula/portable'
-import { idFrom } from '#core/formula/typedLine'
+import { idFrom } from '#core/words/reading'
 import { library as shipped } from '#core/materials/library'
 
 /** Hands text to the browser as a file to keep. */
@@ -51,7 +51,7 @@ async function incomingOf(file: string, value: unknown): Promise<Incoming> {
 async function readFormulaTable(file: string, text: string): Promise<Incoming[]> {
   const { formulasFromRows, rowAt } = await import('#core/exchange/formulaRows')
   const { rows, faults } = await readCsv(text)
-  const read = formulasFromRows(rows)
+  const read = formulasFromRows(rows, useMaterials().library)
   const strays = [...faults, ...read.faults]
   const told = await Promise.all(
     read.formulas.map(async ({ name, candidate, rowOf, faults: inRows }) => {

@@ -1,3 +1,4 @@
+import { patternOf } from '#core/formula/method'
 import type { Batch } from '#contracts/batch'
 import { libraryOf } from '#core/formula/freeze'
 import { standingEvents } from '#core/rack/standing'
@@ -91,7 +92,7 @@ export function helpSheet(batch: Batch, say: Speaker, today: string, room: numbe
     {
       title: 'How',
       lines: [
-        `${method.blender ? 'With a blender' : 'By hand'}, ${document.parts.length ? `${document.parts.length} parts` : 'one pot'}, poured ${method.pattern.replaceAll('-', ' ')}`,
+        `${{ blender: 'With a blender', whisk: 'By hand, with a whisk', spoon: 'By hand, with a spoon' }[method.tool]}, ${document.parts.length ? `${document.parts.length} parts` : 'one pot'}, poured ${patternOf(document).replaceAll('-', ' ')}`,
         `Room at about ${say.percent(room, 0)} humidity`,
         ...document.additives.flatMap(({ id, carrier }) =>
           carrier ? [`${library.additives.get(id)?.name ?? id} stirred into oil first`] : [],

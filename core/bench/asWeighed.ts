@@ -35,6 +35,7 @@ function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums 
   const sums: Sums = {
     fats: [],
     acids: [],
+    sour: [],
     naoh: { grams: 0, purity: 1 },
     koh: { grams: 0, purity: 1 },
     water: 0,
@@ -56,11 +57,13 @@ function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums 
     } else if (kind === 'fat' || kind === 'carrier') sums.fats.push({ grams, sap: sapOf(id) })
     else if (kind === 'scent') sums.scent += grams
     else if (kind === 'additive') {
-      const acid = library.additives.get(id)?.acid
-      if (acid) sums.acids!.push({ acid, grams })
+      const additive = library.additives.get(id)
+      if (additive?.acid) sums.acids!.push({ acid: additive.acid, grams })
+      if (additive?.fat) sums.fats.push({ grams: grams * additive.fat, sap: additive.fatSap ?? 0 })
     } else if (kind === 'liquid') {
       const liquid = library.liquids.get(id)
       sums.water += grams * (liquid?.water ?? 1)
+      if (liquid?.naohTaken) sums.sour!.push({ grams, naohPerGram: liquid.naohTaken })
       if (liquid?.fat) sums.fats.push({ grams: grams * liquid.fat, sap: liquid.fatSap })
     }
   }

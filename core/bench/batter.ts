@@ -75,6 +75,7 @@ const waterStep = 0.15
  * @param minutes since the lye went in
  * @param lyeC of the lye when combined, °C; null where nobody measured
  * @param oilsC of the oils then
+ * @param pot whose batter it is; null where one batter is all of it
  */
 export function guideFor(
   ctx: PlanContext,
@@ -84,6 +85,7 @@ export function guideFor(
   minutes: number,
   lyeC: number | null,
   oilsC: number | null,
+  pot: number | null = null,
 ): Guide | null {
   if (stage === 'too-far')
     return {
@@ -115,7 +117,7 @@ export function guideFor(
       because: `${at}. ${
         cold
           ? `Mixed at ${ctx.say.temperature(mixed)}; this blend begins to set at about ${ctx.say.temperature(sets)}.`
-          : `One vessel was ${ctx.say.number(apart, 0)} degrees colder than the other.`
+          : `One vessel was ${ctx.say.degreesApart(apart)} colder than the other.`
       }`,
       steps: [
         'Stop blending. Wait two minutes and look: dull, grainy, weeping oil or lye?',
@@ -124,7 +126,8 @@ export function guideFor(
       ],
       water: 0,
     }
-  const water = Math.max(1, Math.round(ctx.onScale.result.lye.pureNaoh * waterStep))
+  const { lye } = pot === null ? ctx.onScale.result : ctx.pots[pot]!.result
+  const water = Math.max(1, Math.round((lye.pureNaoh + lye.pureKoh) * waterStep))
   return {
     id: 'too-fast',
     says: 'It is thickening too fast.',

@@ -1,3 +1,4 @@
+import { byBlender, patternOf } from '../formula/method'
 import { inSentence } from '../formula/names'
 import { at, forPot, weighStep, type PlanContext } from './context'
 import { pours } from './patterns'
@@ -45,11 +46,11 @@ const stageWords = {
 export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
   const { document, setup, pots, dividing } = ctx
   const { method } = document
-  const pour = pours[method.pattern]
+  const pour = pours[patternOf(document)]
   const steps: Step[] = []
   const perPot = dividing === 'upfront' ? pots.map((_, index) => index) : [null]
   const onto = setup.oilsOntoLye && document.liquids.some(({ way }) => way === 'frozen')
-  const blend = method.blender
+  const blend = byBlender(document)
     ? 'Through a sieve, down the shaft of the blender; tap the air out. Short pulses and stirring in turn.'
     : 'Through a sieve, stirring. Stir and rest in turn: minutes to an hour.'
 
@@ -85,12 +86,12 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
       {
         id: at('batter:emulsion', pot),
         kind: 'batter',
-        says: `${method.blender ? 'Blend' : 'Stir'} to emulsion${named}`,
+        says: `${byBlender(document) ? 'Blend' : 'Stir'} to emulsion${named}`,
         short: `Emulsion${named}`,
-        how: method.blender
+        how: byBlender(document)
           ? 'Uniform, no ring of oil, no grain on the lifted blender. Mark what you see.'
           : 'Uniform on the back of a spoon, no ring of oil. Mark what you see.',
-        minutes: method.blender ? 3 : 20,
+        minutes: byBlender(document) ? 3 : 20,
         after: [at('combine', pot)],
         pot: pot ?? undefined,
         vessel: pot === null ? 'pan' : at('pot', pot),
@@ -145,7 +146,7 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
         says: `To ${stageWords[pour.stage]}${named}`,
         short: `${stageWords[pour.stage][0]!.toUpperCase()}${stageWords[pour.stage].slice(1)}${named}`,
         how: `${pour.says}: ${pour.wants}. Mark every stage as you see it.`,
-        minutes: method.blender ? 3 : 20,
+        minutes: byBlender(document) ? 3 : 20,
         after,
         pot: pot ?? undefined,
         vessel: pot === null ? 'pan' : at('pot', pot),
@@ -156,7 +157,8 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
     last.push(...after)
   }
   const together =
-    dividing === 'none' || !['layers', 'slanted-layers', 'pencil-line'].includes(method.pattern)
+    dividing === 'none' ||
+    !['layers', 'slanted-layers', 'pencil-line'].includes(patternOf(document))
   const pouring = together ? [null] : pots.map((_, index) => index)
   let poured = ''
   for (const pot of pouring) {
@@ -191,7 +193,7 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
         method.gel === 'force' ? 'Cover, wrap' : method.gel === 'prevent' ? 'Cover, cool' : 'Cover',
       how:
         method.gel === 'force'
-          ? 'A lid against ash, towels round it, on a heating mat for about 3 hours or in an oven of about 75 °C that is then switched off.'
+          ? `A lid against ash, towels round it, on a heating mat for about 3 hours or in an oven of about ${ctx.say.temperature(75)} that is then switched off.`
           : method.gel === 'prevent'
             ? 'A lid against ash, no wrapping; a cool spot or the fridge.'
             : 'A lid against ash, out of draughts.',

@@ -85,7 +85,7 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
       about: 'temperature',
       severity: 'think',
       says: `Combined with the lye at ${say.temperature(lyeC)} and the oils at ${say.temperature(oilsC)}.`,
-      because: `Wanted were ${say.temperature(plan.window.lye.low)} to ${say.temperature(plan.window.lye.high)} and ${say.temperature(plan.window.oils.low)} to ${say.temperature(plan.window.oils.high)}, no more than ${say.number(plan.window.apart, 0)} degrees apart: cold or far apart gives false trace.`,
+      because: `Wanted were ${say.temperature(plan.window.lye.low)} to ${say.temperature(plan.window.lye.high)} and ${say.temperature(plan.window.oils.low)} to ${say.temperature(plan.window.oils.high)}, no more than ${say.degreesApart(plan.window.apart)} apart: cold or far apart gives false trace.`,
     })
   for (const step of plan.steps) {
     if (!step.watch || !ctx.scorches) continue

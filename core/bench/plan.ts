@@ -4,6 +4,7 @@ import { partColour, faceOf } from '../formula/face'
 import { libraryOf } from '../formula/freeze'
 import { onScale as roundToScale } from '../formula/onScale'
 import { windowOf, type Window } from '../heat/meeting'
+import { libraryIn } from '../materials/inUnits'
 import { openJugPeak, type LyeJug } from '../heat/dissolving'
 import type { Speaker } from '../units/say'
 import { scorchingLiquids } from '../water/milk'
@@ -47,7 +48,7 @@ export function contextOf(
   scale: number,
   say: Speaker,
 ): PlanContext {
-  const library = libraryOf(frozen)
+  const library = libraryIn(libraryOf(frozen), say)
   const { document } = frozen
   const onScale = roundToScale(document, library, scale)
   const scorches = scorchingLiquids(document, library).length > 0
@@ -118,7 +119,7 @@ function usualSteps(ctx: PlanContext): Step[] {
     how: ctx.meltsByLye
       ? 'The hot lye is in the fats already; what is left of it goes in now.'
       : setup.thermometer
-        ? `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, three degrees to either side.`
+        ? `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, ${say.degreesApart(3)} to either side.`
         : 'No thermometer: both vessels warm to the hand, not hot, and alike.',
     why: 'Far apart or too cold, hard fat sets before there is soap: false trace.',
     minutes: 1,

@@ -97,7 +97,11 @@ export function toolsOf({ document, setup }: PlanContext): string[] {
     ...(setup.thermometer ? ['Two thermometers, or one that is rinsed between'] : []),
     'Spatula and spoons of steel, silicone or PP',
     'A fine sieve for the lye',
-    ...(document.method.blender ? ['Stick blender with a steel or plastic foot'] : ['A whisk']),
+    {
+      blender: 'Stick blender with a steel or plastic foot',
+      whisk: 'A whisk',
+      spoon: 'A long spoon, steel or plastic',
+    }[document.method.tool],
     'Mould, liner and lid',
     'Paper towels, a bowl of water, a bin bag',
   ]

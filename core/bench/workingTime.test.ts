@@ -35,7 +35,7 @@ describe('the working time', () => {
 
   it('goes with the water, and is far longer by hand', () => {
     expect(times({ water: { held: 'ratio', value: 1.65 } })).toBeCloseTo(0.75, 9)
-    expect(times(method({ blender: false }))).toBeCloseTo(4, 9)
+    expect(times(method({ tool: 'whisk' }))).toBeCloseTo(4, 9)
   })
 
   it('is shortened by castor: e^(−1.5 · 0.1) of it at 10 %', () => {

@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
+import { byBlender } from '../formula/method'
 import { inSentence } from '../formula/names'
 import type { Library } from '../materials/library'
 import { scentBehaviour } from '../scent/behaviour'
@@ -87,7 +88,7 @@ export function workingTime(
     if (behaviour) add(scent.name, behaviour.pace)
     else unknownScents.push(scent.name)
   }
-  if (!document.method.blender) add('stirred by hand', 4)
+  if (!byBlender(document)) add('stirred by hand', 4)
   const index = factors.reduce((product, { times }) => product * times, 1)
   return {
     index,

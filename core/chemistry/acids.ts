@@ -1,12 +1,18 @@
 import { molarMass } from './elements'
 
-/** Acids that take alkali before the fats do: protons given up, molar mass in g/mol (CRC Handbook). */
+/**
+ * Acids, and salts that are acid enough, that take alkali before the fats do: protons given up, molar mass in g/mol (CRC Handbook).
+ * Baking soda gives up its last proton, borax takes up two hydroxides.
+ */
 export const acids = {
   'citric-anhydrous': { protons: 3, molarMass: 192.124 },
   'citric-monohydrate': { protons: 3, molarMass: 210.139 },
   lactic: { protons: 1, molarMass: 90.078 },
   ascorbic: { protons: 1, molarMass: 176.124 },
   acetic: { protons: 1, molarMass: 60.052 },
+  tartaric: { protons: 2, molarMass: 150.087 },
+  bicarbonate: { protons: 1, molarMass: 84.007 },
+  borax: { protons: 2, molarMass: 381.37 },
 } as const
 export type Acid = keyof typeof acids
 

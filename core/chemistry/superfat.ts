@@ -5,6 +5,8 @@ import { molarMass } from './elements'
 export interface Weighed {
   fats: { grams: number; sap: number }[]
   acids?: { acid: Acid; grams: number; strength?: number }[]
+  /** Sour liquids, by the g NaOH that a gram of each takes. */
+  sour?: { grams: number; naohPerGram: number }[]
   /** Weighed NaOH and its purity, 0–1. A solution is given as its grams and its strength. */
   naoh: { grams: number; purity: number }
   koh?: { grams: number; purity: number }
@@ -25,5 +27,7 @@ export function superfatAsWeighed(weighed: Weighed): number {
   if (weighed.koh) hydroxide += (1000 * weighed.koh.grams * weighed.koh.purity) / molarMass.koh
   for (const { acid, grams, strength = 1 } of weighed.acids ?? [])
     hydroxide -= (1000 * grams * strength * acids[acid].protons) / acids[acid].molarMass
+  for (const { grams, naohPerGram } of weighed.sour ?? [])
+    hydroxide -= (1000 * grams * naohPerGram) / molarMass.naoh
   return (groups - hydroxide) / groups
 }

@@ -1,5 +1,8 @@
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
-import type { Library } from '../materials/library'
+import { amountBases, amountUnits, type AmountBase, type AmountUnit } from '#contracts/words'
+import { library as shipped, type Library, type Material } from '../materials/library'
+import { readName, wordsOf } from '../words/materialNames'
+import { idFrom } from '../words/reading'
 import type { Measure } from '../formula/measure'
 import { nameOfExtra, nameOfFat, nameOfLiquid } from '../formula/names'
 import { Cells, numberCell, percentCell, type Row, type RowFault } from './rows'
@@ -30,10 +33,16 @@ export const formulaColumns = [
   'scented',
 ] as const
 
-const units = ['% oils', '% batter', 'g', 'tsp', 'tbsp', 'ml', 'drop', 'tsp/kg-oils'] as const
+/** "tsp/kg" is a teaspoon per kg of oils; files of version 1 call it "tsp/kg-oils". */
+const volumes = amountUnits.flatMap((unit) => [unit, ...amountBases.map((per) => `${unit}/${per}`)])
+const units = ['% oils', '% batter', ...volumes, 'tsp/kg-oils']
 
 function measureCells(line: Measure): Row {
-  if (line.amount) return { amount: numberCell(line.amount.value), unit: line.amount.unit }
+  if (line.amount) {
+    const { value, unit, per } = line.amount
+    // A bare g is a weight; grams once, as an amount, are the same weight.
+    return { amount: numberCell(value), unit: per ? `${unit}/${per}` : unit }
+  }
   if (line.grams !== undefined) return { amount: numberCell(line.grams), unit: 'g' }
   return { amount: percentCell(line.rate), unit: `% ${line.of ?? 'oils'}` }
 }
@@ -43,7 +52,9 @@ function readMeasure(cells: Cells): Measure {
   if (unit === '% oils' || unit === '% batter')
     return { rate: cells.percent('amount'), of: unit === '% oils' ? 'oils' : 'batter' }
   const value = cells.number('amount')
-  return unit === 'g' ? { grams: value } : { amount: { value, unit } }
+  if (unit === 'g') return { grams: value }
+  const [each, per = null] = unit.replace('-oils', '').split('/') as [AmountUnit, AmountBase?]
+  return { amount: { value, unit: each, per } }
 }
 
 /** Every leaf of a part of the document, by its path in the open format. */
@@ -61,6 +72,7 @@ const settings = [
   'water',
   'alkali',
   'iceShare',
+  'iceGrams',
   'size',
   'method',
 ] as const
@@ -96,8 +108,8 @@ export function rowsOfFormula(document: FormulaDocument, library: Library): Row[
       what: 'liquid',
       id: line.id,
       name: nameOfLiquid(line.id, library),
-      amount: percentCell(line.share),
-      unit: '%',
+      amount: line.grams == null ? percentCell(line.share) : numberCell(line.grams),
+      unit: line.grams == null ? '%' : 'g',
       moment: line.moment,
       way: line.way,
     })),
@@ -140,10 +152,12 @@ export interface FormulaFromRows {
 }
 
 /** Settings that stay text even when they look like a number or a truth. */
-const textSetting = /^(use|notes|water\.held|size\.by|.*\.(name|shape|gel|pattern))$/
+const textSetting =
+  /^(use|notes|water\.held|size\.(by|of)|method\.(gel|tool|frozen|pattern)|method\.patterns\[\d+\]|.*\.(name|shape))$/
 
 function valueOf(path: string, cells: Cells): unknown {
   const text = cells.text('amount')
+  if (path === 'method.frozen' && text === '') return null
   if (textSetting.test(path)) return text
   if (text === '') return null
   if (text === 'true' || text === 'false') return text === 'true'
@@ -168,11 +182,28 @@ type Draft = {
   parts: { name: string; additives: unknown[] }[]
 }
 
-function readExtra(cells: Cells): Partial<AdditiveLine> {
+/** The id in a row; where it only has a name, that of the one material the name means, every word of it accounted for. */
+function idIn(cells: Cells, kind: Material['kind'], library: Library): string {
+  const id = cells.text('id')
+  const name = cells.text('name')
+  if (id || !name) return id
+  const { material, doubtful, candidates } = readName(wordsOf(name), library)
+  if (material && !doubtful && material.kind === kind) return material.id
+  const likely = candidates.filter((one) => one.kind === kind).slice(0, 3)
+  cells.fail(
+    'name',
+    likely.length
+      ? `"${name}" may be ${likely.map((one) => `${one.name} (${one.id})`).join(', ')}: write its id.`
+      : `"${name}" is not in the library: write its id.`,
+  )
+  return ''
+}
+
+function readExtra(cells: Cells, library: Library): Partial<AdditiveLine> {
   const oil = cells.text('oil')
   const moment = cells.text('moment')
   return {
-    id: cells.text('id'),
+    id: idIn(cells, 'additive', library),
     ...readMeasure(cells),
     ...(moment ? { moment: moment as AdditiveLine['moment'] } : {}),
     carrier: oil
@@ -185,7 +216,7 @@ function readExtra(cells: Cells): Partial<AdditiveLine> {
   }
 }
 
-function readLine(what: string, cells: Cells, draft: Draft): string | null {
+function readLine(what: string, cells: Cells, draft: Draft, library: Library): string | null {
   const moment = cells.text('moment')
   const id = cells.text('id')
   switch (what) {
@@ -194,7 +225,7 @@ function readLine(what: string, cells: Cells, draft: Draft): string | null {
       const name = cells.text('name')
       const grams = cells.oneOf('unit', ['%', 'g']) === 'g'
       draft.fats.push({
-        id,
+        id: sap === null ? idIn(cells, 'fat', library) : id,
         ...(grams ? { grams: cells.number('amount') } : { share: cells.percent('amount') }),
         ...(sap === null ? {} : { sap, name }),
         ...(moment ? { moment } : {}),
@@ -205,8 +236,10 @@ function readLine(what: string, cells: Cells, draft: Draft): string | null {
     case 'liquid': {
       const way = cells.text('way')
       draft.liquids.push({
-        id,
-        share: cells.percent('amount'),
+        id: idIn(cells, 'liquid', library),
+        ...(cells.oneOf('unit', ['%', 'g']) === 'g'
+          ? { grams: cells.number('amount') }
+          : { share: cells.percent('amount') }),
         ...(moment ? { moment } : {}),
         ...(way ? { way } : {}),
       })
@@ -220,14 +253,14 @@ function readLine(what: string, cells: Cells, draft: Draft): string | null {
         return null
       }
       const list = pot ? draft.parts[part]!.additives : draft.additives
-      list.push(readExtra(cells))
+      list.push(readExtra(cells, library))
       return `${pot ? `parts[${part}].` : ''}additives[${list.length - 1}]`
     }
     case 'scent': {
       const maxOfBar = cells.percent('max % of bar')
       const name = cells.text('name')
       const scent: Partial<ScentLine> & { id: string } = {
-        id,
+        id: id || (name ? idFrom(name) : ''),
         ...(name ? { name } : {}),
         ...readMeasure(cells),
         ...(moment ? { moment: moment as ScentLine['moment'] } : {}),
@@ -259,17 +292,21 @@ function readLine(what: string, cells: Cells, draft: Draft): string | null {
   }
 }
 
-function readOne(name: string, rows: { row: Row; at: number }[]): FormulaFromRows {
+function readOne(
+  name: string,
+  rows: { row: Row; at: number }[],
+  library: Library,
+): FormulaFromRows {
   const faults: RowFault[] = []
   const draft: Draft = { fats: [], liquids: [], additives: [], scents: [], parts: [] }
-  const candidate: Record<string, unknown> = { format: 'mantle.formula', version: 1, name }
+  const candidate: Record<string, unknown> = { format: 'mantle.formula', version: 2, name }
   const rowOf: Record<string, number> = {}
   for (const { row, at } of rows) {
     const cells = new Cells(row, at, faults)
     const what = cells.text('what').toLowerCase()
     const id = cells.text('id')
     if (what !== 'setting') {
-      const path = readLine(what, cells, draft)
+      const path = readLine(what, cells, draft, library)
       if (path) rowOf[path] = at
     } else if (!settings.some((key) => id === key || id.startsWith(`${key}.`)))
       cells.fail('id', `Mantle does not know the setting "${id}".`)
@@ -286,7 +323,10 @@ function readOne(name: string, rows: { row: Row; at: number }[]): FormulaFromRow
 }
 
 /** The formulas that rows tell of, in the order of their first rows. Rows without a formula's name are faults. */
-export function formulasFromRows(rows: Row[]): { formulas: FormulaFromRows[]; faults: RowFault[] } {
+export function formulasFromRows(
+  rows: Row[],
+  library: Library = shipped,
+): { formulas: FormulaFromRows[]; faults: RowFault[] } {
   const faults: RowFault[] = []
   const byName = new Map<string, { row: Row; at: number }[]>()
   rows.forEach((row, index) => {
@@ -296,7 +336,7 @@ export function formulasFromRows(rows: Row[]): { formulas: FormulaFromRows[]; fa
       return faults.push({ row: at, column: 'formula', says: 'Which formula is this a row of?' })
     byName.set(name, [...(byName.get(name) ?? []), { row, at }])
   })
-  return { formulas: [...byName].map(([name, own]) => readOne(name, own)), faults }
+  return { formulas: [...byName].map(([name, own]) => readOne(name, own, library)), faults }
 }
 
 /** The row that a place of a document came from, by the longest path that leads to it. */

@@ -1,7 +1,8 @@
 import type { OwnMaterial } from '#contracts/material'
 import type { FattyAcid } from '#contracts/result'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
-import { idFrom } from '../formula/typedLine'
+import { idFrom } from '../words/reading'
+import { meansLyeOrWater } from '../words/lyeWords'
 import type { Library } from '../materials/library'
 import { blankMaterial, ownPrefix, recordOf } from '../materials/own'
 import { Cells, numberCell, percentCell, type Row, type RowFault } from './rows'
@@ -35,6 +36,7 @@ export const materialColumns = [
   'fat %',
   'sap of its fat',
   'sugar %',
+  'lye g per g',
   'group',
   'moment',
   'way',
@@ -82,6 +84,7 @@ export function rowOfMaterial(material: OwnMaterial): Row {
       'fat %': percentCell(material.fat),
       'sap of its fat': numberCell(material.fatSap),
       'sugar %': percentCell(material.sugar),
+      'lye g per g': numberCell(material.naohTaken),
       moment: material.moment,
       way: material.way,
       does: material.mind,
@@ -118,6 +121,7 @@ const columnOf: Record<string, string> = {
   fat: 'fat %',
   fatSap: 'sap of its fat',
   sugar: 'sugar %',
+  naohTaken: 'lye g per g',
   mind: 'does',
   usualRate: 'usual %',
   highRate: 'at most %',
@@ -188,6 +192,7 @@ function readOver(known: OwnMaterial, cells: Cells): OwnMaterial {
       water: or(cells.percent('water %'), known.water),
       fat: or(cells.percent('fat %'), known.fat),
       fatSap: or(cells.number('sap of its fat'), known.fatSap),
+      naohTaken: or(cells.number('lye g per g'), known.naohTaken),
       sugar: or(cells.percent('sugar %'), known.sugar),
       moment: word('moment', known.moment),
       way: word('way', known.way),
@@ -235,6 +240,11 @@ export function materialsFromRows(rows: Row[], library: Library): MaterialFromRo
       cells.fail('id', `The library has no ${kind} "${id}"; ids of your own begin with "own-".`)
     else if (seen.has(id)) cells.fail('id', `"${id}" is in this file twice.`)
     else if (!known && !name) cells.fail('name', 'A material of your own needs a name.')
+    else if (!known && kind !== 'liquid' && meansLyeOrWater(name))
+      cells.fail(
+        'name',
+        `"${name}" means lye or water, which formulas have figures of their own for.`,
+      )
     seen.add(id)
     const before = known ? recordOf(known) : null
     const start = before ?? blankMaterial(kind === 'extra' ? 'additive' : kind)

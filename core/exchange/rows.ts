@@ -1,4 +1,4 @@
-import { readNumber } from '../units/readAmount'
+import { readNumber } from '../units/readNumber'
 
 /** A row of a spreadsheet by the words of its heading. */
 export type Row = Record<string, string>

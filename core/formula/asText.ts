@@ -1,7 +1,13 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Speaker } from '../units/say'
+import { patternOf } from './method'
 
+const toolWords = {
+  blender: 'stick blender',
+  whisk: 'by hand with a whisk',
+  spoon: 'stirred by hand with a spoon',
+} as const
 const gelWords = {
   leave: 'gel as it comes',
   force: 'gel forced',
@@ -43,11 +49,7 @@ export function formulaAsText(
     ...(lye.koh > 0
       ? [line('potassium hydroxide', lye.koh, `${say.percent(alkali.kohPurity)} pure`)]
       : []),
-    line(
-      'water',
-      water.weighed,
-      document.iceShare > 0 ? `${say.percent(document.iceShare)} of it ice` : '',
-    ),
+    line('water', water.weighed, water.ice > 0 ? `${say.mass(water.ice)} of it ice` : ''),
     ...result.liquids.map((item) =>
       line(
         item.name,
@@ -76,7 +78,7 @@ export function formulaAsText(
     ),
     '',
     `Superfat ${say.percent(result.superfat.total, 2)}. Water to lye ${say.ratio(water.ratio)}, lye ${say.percent(water.strength)} strong. Batter ${say.amount(result.batter)}.`,
-    `Lye at ${say.temperature(method.lyeC)}, oils at ${say.temperature(method.oilsC)}, ${method.blender ? 'stick blender' : 'stirred by hand'}, ${gelWords[method.gel]}, pour: ${method.pattern.replace(/-/g, ' ')}.`,
+    `Lye at ${say.temperature(method.lyeC)}, oils at ${say.temperature(method.oilsC)}, ${toolWords[method.tool]}, ${gelWords[method.gel]}, pour: ${patternOf(document).replace(/-/g, ' ')}.`,
     ...(pots.length ? ['', 'Pots:', ...pots] : []),
     ...(document.notes ? ['', document.notes] : []),
   ].join('\n')

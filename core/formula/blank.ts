@@ -4,7 +4,7 @@ import type { FormulaDocument } from '#contracts/formula'
 export function blankFormula(name: string): FormulaDocument {
   return {
     format: 'mantle.formula',
-    version: 1,
+    version: 2,
     name,
     use: 'body',
     notes: '',
@@ -18,6 +18,6 @@ export function blankFormula(name: string): FormulaDocument {
     additives: [],
     scents: [],
     parts: [],
-    method: { lyeC: 35, oilsC: 35, gel: 'leave', pattern: 'plain', blender: true },
+    method: { lyeC: 35, oilsC: 35, gel: 'leave', patterns: [], tool: 'blender', frozen: null },
   }
 }

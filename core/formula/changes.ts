@@ -3,12 +3,13 @@ import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { computeFormula } from './compute'
 import type { Measure } from './measure'
+import { patternOf } from './method'
 import { capital, inSentence, nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from './names'
 
 /** How much of an extra, as it is said in the document. */
 export function sayMeasure(line: Measure, say: Speaker): string {
   if (line.amount)
-    return `${line.amount.value ?? '?'} ${line.amount.unit.replace('/kg-oils', ' per kg of oils')}`
+    return `${line.amount.value ?? '?'} ${line.amount.unit}${line.amount.per ? ` per ${line.amount.per.replace('g', ' g').replace('k g', 'kg')} of oils` : ''}`
   if (line.grams !== undefined) return line.grams === null ? '?' : say.mass(line.grams)
   return line.rate == null ? '?' : `${say.percent(line.rate, 2)} of ${line.of ?? 'oils'}`
 }
@@ -93,7 +94,7 @@ export function changesBetween(
       after.liquids,
       (line) => inSentence(nameOfLiquid(line.id, library)),
       (line) =>
-        `${say.percent(line.share ?? 0)} ${line.moment} ${line.way === 'poured' ? '' : line.way}`.trim(),
+        `${line.grams == null ? say.percent(line.share ?? 0) : say.mass(line.grams)} ${line.moment} ${line.way === 'poured' ? '' : line.way}`.trim(),
     ),
     ...lines(
       before.additives,
@@ -120,19 +121,17 @@ export function changesBetween(
         .filter(Boolean)
         .join(', '),
     ),
-    ...shown('ice', before.iceShare, after.iceShare, (share) => say.percent(share)),
+    ...shown('ice', before, after, ({ iceGrams, iceShare }) =>
+      iceGrams == null ? say.percent(iceShare) : say.mass(iceGrams),
+    ),
     ...(Math.abs(sizeBefore - sizeAfter) > 0.5
       ? [`oils ${say.amount(sizeBefore)} → ${say.amount(sizeAfter)}`]
       : []),
     ...shown('lye at', before.method.lyeC, after.method.lyeC, temperature),
     ...shown('oils at', before.method.oilsC, after.method.oilsC, temperature),
     ...shown('gel', before.method.gel, after.method.gel, String),
-    ...shown('pour', before.method.pattern, after.method.pattern, (pattern) =>
-      pattern.replace(/-/g, ' '),
-    ),
-    ...shown('blended', before.method.blender, after.method.blender, (blender) =>
-      blender ? 'by blender' : 'by hand',
-    ),
+    ...shown('pour', before, after, (document) => patternOf(document).replace(/-/g, ' ')),
+    ...shown('brought together by', before.method.tool, after.method.tool, String),
     ...shown('for', before.use, after.use, String),
     ...(before.name === after.name ? [] : [`called ${after.name}`]),
     ...(before.notes === after.notes ? [] : ['notes']),

@@ -21,7 +21,7 @@ export function fatWeights(document: FormulaDocument): number[] {
 }
 
 /** g of each fat line for so many oils. Shares that are whole within the tolerance are made to fill them exactly. */
-function divideOils(document: FormulaDocument, oils: number): number[] {
+export function divideOils(document: FormulaDocument, oils: number): number[] {
   const sum = sumOfShares(document)
   const misses = Math.abs(sum - 1)
   const whole = misses > 1e-12 && misses <= shareTolerance ? sum : 1

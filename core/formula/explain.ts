@@ -48,6 +48,12 @@ function explainLye(
       value: `${say.number(additive.naohTaken, 3)} g`,
     })
   }
+  for (const liquid of result.liquids.filter((item) => item.naohTaken > 0))
+    lines.push({
+      label: `${liquid.name} takes`,
+      sum: `${say.mass(liquid.grams)} × ${say.number(liquid.naohTaken / liquid.grams, 4)}`,
+      value: `${say.number(liquid.naohTaken, 3)} g`,
+    })
   if (document.alkali.kohShare > 0)
     lines.push({
       label: `Of that as potash, ${say.percent(document.alkali.kohShare)} of the moles`,
@@ -103,10 +109,12 @@ function explainWater(document: FormulaDocument, result: FormulaResult, say: Spe
             label: 'Lye strength, held',
             sum: `${say.number(pure, 3)} g pure lye × (1 ÷ ${say.number(value, 4)} − 1)`,
           }
-        : {
-            label: 'Share of oils, held',
-            sum: `${say.mass(result.oils)} × ${say.number(value, 4)}`,
-          }
+        : water.held === 'grams'
+          ? { label: 'Water by weight, held', sum: 'with the water of everything else' }
+          : {
+              label: 'Share of oils, held',
+              sum: `${say.mass(result.oils)} × ${say.number(value, 4)}`,
+            }
   const lines = result.parts.length
     ? result.parts.map(({ name, result: pot }) => ({
         label: `Pot "${name}"`,

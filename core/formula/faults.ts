@@ -2,6 +2,9 @@ import type { Fault } from '#contracts/faults'
 import type { AdditiveLine, FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
+import { ownPrefix } from '../materials/own'
+import { waterFloor } from '../water/ways'
+import { meansLyeOrWater } from '../words/lyeWords'
 import { computeFormula, shareTolerance, sumOfShares } from './compute'
 import type { Measure } from './measure'
 
@@ -26,6 +29,14 @@ function checkFats(document: FormulaDocument, library: Library, add: Add) {
   document.fats.forEach((line, index) => {
     const path = `fats[${index}]`
     const known = library.fats.has(line.id)
+    const inLibrary = library.fats.get(line.id)
+    if (line.name !== undefined) checkName(`${path}.name`, line.name, add)
+    if (!inLibrary) checkName(`${path}.id`, line.id, add)
+    if (inLibrary && line.sap == null && !(inLibrary.sap.typical > 0))
+      add(
+        `${path}.sap`,
+        `${inLibrary.name} has no saponification value; give it as "sap". What takes no lye is an extra, not a fat.`,
+      )
     if (!known && line.sap == null)
       add(
         `${path}.id`,
@@ -104,7 +115,10 @@ function checkLiquids(document: FormulaDocument, library: Library, add: Add) {
   document.liquids.forEach((line, index) => {
     const path = `liquids[${index}]`
     if (!library.liquids.has(line.id)) add(`${path}.id`, `No liquid is called "${line.id}".`)
-    within(add, `${path}.share`, line.share, 0, 1)
+    if (line.grams != null && line.share != null)
+      add(path, 'A liquid has a share of all liquid or grams that are held, not both.')
+    else if (line.grams !== undefined) within(add, `${path}.grams`, line.grams, 0, 1_000_000)
+    else within(add, `${path}.share`, line.share, 0, 1)
   })
   const sum = document.liquids.reduce((part, line) => part + (line.share ?? 0), 0)
   if (sum > 1 + shareTolerance)
@@ -138,7 +152,11 @@ function checkAdditives(
 ) {
   lines.forEach((line, index) => {
     const path = `${where}[${index}]`
-    if (!library.additives.has(line.id)) add(`${path}.id`, `No additive is called "${line.id}".`)
+    const additive = library.additives.get(line.id)
+    if (!additive) {
+      add(`${path}.id`, `No additive is called "${line.id}".`)
+      checkName(`${path}.id`, line.id, add)
+    } else if (line.id.startsWith(ownPrefix)) checkName(`${path}.id`, additive.name, add)
     checkMeasure(path, line, 2, true, add)
     if (!line.carrier) return
     const { carrier } = line
@@ -150,11 +168,24 @@ function checkAdditives(
   })
 }
 
+/** Words for lye and water stand for the formula's own figures; as a line they would be in the pot twice, or unseen. */
+function checkName(path: string, name: string, add: Add) {
+  const meant = meansLyeOrWater(name)
+  if (meant)
+    add(
+      path,
+      meant === 'lye'
+        ? `"${name}" means lye, and a formula works its lye out from the fats; it cannot be a line of its own.`
+        : `"${name}" means water, and a formula has its own figure for that; it cannot be a line of its own.`,
+    )
+}
+
 function checkExtras(document: FormulaDocument, library: Library, add: Add) {
   checkAdditives(document, document.additives, 'additives', library, add)
   document.scents.forEach((line, index) => {
     const path = `scents[${index}]`
     checkMeasure(path, line, 0.5, false, add)
+    checkName(line.name === undefined ? `${path}.id` : `${path}.name`, line.name ?? line.id, add)
     if (line.maxOfBar != null && (line.maxOfBar <= 0 || line.maxOfBar > 1))
       add(`${path}.maxOfBar`, 'This must be more than 0 and at most 1.')
   })
@@ -172,7 +203,12 @@ function checkParts(document: FormulaDocument, library: Library, add: Add) {
     add('parts', `The shares of the parts must sum to 1; they sum to ${Number(sum.toFixed(6))}.`)
 }
 
-const waterRanges = { ratio: [0.1, 20], strength: [0.05, 0.9], shareOfOils: [0.01, 3] } as const
+const waterRanges = {
+  ratio: [0.1, 20],
+  strength: [0.05, 0.9],
+  shareOfOils: [0.01, 3],
+  grams: [0.1, 1_000_000],
+} as const
 
 function checkWater(water: FormulaDocument['water'], path: string, add: Add) {
   const [low, high] = waterRanges[water.held]
@@ -189,6 +225,30 @@ function checkLyeAndWater(document: FormulaDocument, add: Add) {
     within(add, 'alkali.solutionStrength', alkali.solutionStrength, 0.1, 0.55)
   checkWater(document.water, 'water.value', add)
   within(add, 'iceShare', document.iceShare, 0, 1)
+  if (document.iceGrams != null) {
+    within(add, 'iceGrams', document.iceGrams, 0, 1_000_000)
+    if (document.iceShare > 0) add('iceGrams', 'Give the ice as a share or in grams, not both.')
+  }
+}
+
+/** Liquids held by weight may not bring more water than is wanted, nor keep it from the lye. */
+function checkHeld(document: FormulaDocument, { water, lye }: FormulaResult, add: Add): boolean {
+  const index = document.liquids.findIndex(({ grams }) => grams != null && grams > 0)
+  if (index < 0 || lye.pureAsNaoh <= 0) return false
+  const dissolved = lye.solution !== null && lye.koh === 0
+  if (water.weighed < -1e-9) {
+    add(
+      `liquids[${index}].grams`,
+      'The liquids held by weight bring more water than this formula wants: hold less of them, or take more water.',
+    )
+    return true
+  }
+  if (dissolved || water.ratioInLye >= waterFloor - 1e-9) return false
+  add(
+    `liquids[${index}].grams`,
+    `They leave only ${Number(water.ratioInLye.toFixed(3))} of water to one of lye in the lye jug, where it will not dissolve: 1 is the least.`,
+  )
+  return true
 }
 
 /** A ready-mixed lye must leave water to weigh, or none; never less. */
@@ -216,13 +276,20 @@ export function faultsInFormula(document: FormulaDocument, library: Library): Fa
   checkParts(document, library, add)
   checkLyeAndWater(document, add)
   if (faults.length === 0) {
-    const { water, oils, carriers, fats, parts } = computeFormula(document, library)
+    const result = computeFormula(document, library)
+    const { water, oils, carriers, fats, parts } = result
     if (!(oils > 0)) add('size', 'What is given in grams is already more than this size.')
     for (const carrier of carriers) {
       const there = fats.reduce((sum, fat) => sum + (fat.id === carrier.id ? fat.grams : 0), 0)
       if (carrier.from === 'formula' && carrier.grams > there)
         add('additives', `Dispersing takes more ${carrier.name} than the formula has.`)
     }
+    const held = (parts.length ? parts.map((part) => part.result) : [result]).some((pot) =>
+      checkHeld(document, pot, add),
+    )
+    if (held) return faults
+    if (document.iceGrams != null && document.iceGrams > Math.max(0, water.weighed) + 1e-9)
+      add('iceGrams', 'That is more ice than the water this formula wants.')
     checkSolution('water.value', water, add)
     parts.forEach((part, index) => {
       const path = document.parts[index]!.water ? `parts[${index}].water.value` : 'water.value'

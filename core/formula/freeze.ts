@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
-import type { Frozen, FrozenMaterial, Remark } from '#contracts/result'
+import type { FormulaResult, Frozen, FrozenMaterial, Remark } from '#contracts/result'
+import { upgradedFormula } from '#contracts/upgrade'
 import type { Additive } from '../materials/additives'
 import type { Fat } from '../materials/fat'
 import type { Library, Material } from '../materials/library'
@@ -54,6 +55,30 @@ export function freeze(
     result,
     remarks: remarksOn(document, result, library),
     overruled,
+    spoons: library.spoons,
+  }
+}
+
+/** One pot's figures with what figures of earlier days did not name. */
+function filledUp(result: FormulaResult): FormulaResult {
+  return {
+    ...result,
+    unknownFats: result.unknownFats ?? [],
+    liquids: result.liquids.map((line) => ({ ...line, naohTaken: line.naohTaken ?? 0 })),
+    additives: result.additives.map((line) => ({ ...line, fatGrams: line.fatGrams ?? 0 })),
+    parts: result.parts.map((part) => ({ ...part, result: filledUp(part.result) })),
+  }
+}
+
+/** What a batch kept, as today's core reads it: its document in today's version, its figures untouched. */
+export function thaw(kept: Frozen): Frozen {
+  return {
+    ...kept,
+    document: upgradedFormula(kept.document) as FormulaDocument,
+    result: filledUp(kept.result),
+    remarks: kept.remarks.map((remark) =>
+      'mayOverrule' in remark ? { ...remark, overridable: true } : remark,
+    ),
   }
 }
 
@@ -69,12 +94,13 @@ export function libraryOf(frozen: Frozen): Library {
     fats: of<Fat>('fat'),
     liquids: of<Liquid>('liquid'),
     additives: of<Additive>('additive'),
+    spoons: frozen.spoons,
   }
 }
 
 /** Stops that still hold: neither lifted nor, where that is allowed, overruled with a reason. */
 export function openStops(remarks: Remark[], overruled: Record<string, string>): Remark[] {
   return remarks.filter(
-    (remark) => remark.severity === 'stop' && !(remark.mayOverrule && overruled[remark.id]?.trim()),
+    (remark) => remark.severity === 'stop' && !(remark.overridable && overruled[remark.id]?.trim()),
   )
 }

@@ -1,5 +1,6 @@
 import type { MeasuredAmount } from '#contracts/formula'
-import { millilitresPer } from '../units/measures'
+import type { AmountBase, AmountUnit, SpoonKind } from '#contracts/words'
+import { gramsOfBase, gramsOfUnit, isVolume } from '../units/measures'
 
 /** How much of an extra, in exactly one of these ways. */
 export interface Measure {
@@ -14,17 +15,26 @@ export interface Measure {
  * @param density g/ml, for amounts by volume
  * @param oils g of the pot's fats
  * @param batter g of the whole pot
+ * @param spoons which teaspoon the workshop has
  */
-export function lineGrams(line: Measure, density: number, oils: number, batter: number): number {
+export function lineGrams(
+  line: Measure,
+  density: number,
+  oils: number,
+  batter: number,
+  spoons: SpoonKind = 'us',
+): number {
   if (line.grams != null) return line.grams
   if (line.rate != null) return line.rate * (line.of === 'batter' ? batter : oils)
   if (!line.amount) return 0
-  const { unit } = line.amount
-  const value = line.amount.value ?? 0
-  return unit === 'tsp/kg-oils'
-    ? value * millilitresPer.tsp * density * (oils / 1000)
-    : value * millilitresPer[unit] * density
+  const { value, unit, per } = line.amount
+  const once = (value ?? 0) * gramsOfUnit(unit, density, spoons)
+  return per ? once * (oils / gramsOfBase[per]) : once
 }
+
+/** Whether the grams of a line are worked out from a volume. */
+export const isEstimate = (line: Measure): boolean =>
+  line.grams == null && line.rate == null && !!line.amount && isVolume(line.amount.unit)
 
 /** Says whether any line is a share of the batter, itself included. */
 export const usesBatter = (lines: Measure[]) =>
@@ -49,7 +59,7 @@ export function scaleMeasure<T extends Measure>(
   return {
     ...line,
     ...(line.grams == null ? {} : { grams: round(line.grams * factor) }),
-    ...(line.amount && line.amount.unit !== 'tsp/kg-oils'
+    ...(line.amount && !line.amount.per
       ? { amount: { ...line.amount, value: round((line.amount.value ?? 0) * factor) } }
       : {}),
   }
@@ -61,7 +71,9 @@ export const waysToMeasure = [
   { id: 'batter', says: 'share of the batter' },
   { id: 'grams', says: 'weight' },
   { id: 'tsp', says: 'teaspoons' },
-  { id: 'tsp/kg-oils', says: 'teaspoons per kg of oils' },
+  { id: 'tsp/kg', says: 'teaspoons per kg of oils' },
+  { id: 'tsp/lb', says: 'teaspoons per lb of oils' },
+  { id: 'tbsp', says: 'tablespoons' },
   { id: 'ml', says: 'millilitres' },
   { id: 'drop', says: 'drops' },
 ] as const
@@ -80,29 +92,15 @@ export function sayAs(
   density: number,
   oils: number,
   batter: number,
+  spoons: SpoonKind = 'us',
 ): Measure {
   const none = { rate: undefined, of: undefined, grams: undefined, amount: undefined }
-  const millilitres = grams / density
-  switch (way) {
-    case 'oils':
-      return { ...none, rate: oils > 0 ? tidy(grams / oils) : 0, of: 'oils' }
-    case 'batter':
-      return { ...none, rate: batter > 0 ? tidy(grams / batter) : 0, of: 'batter' }
-    case 'grams':
-      return { ...none, grams: tidy(grams) }
-    case 'tsp':
-      return { ...none, amount: { value: tidy(millilitres / millilitresPer.tsp), unit: 'tsp' } }
-    case 'tsp/kg-oils':
-      return {
-        ...none,
-        amount: {
-          value: oils > 0 ? tidy(millilitres / millilitresPer.tsp / (oils / 1000)) : 0,
-          unit: 'tsp/kg-oils',
-        },
-      }
-    case 'ml':
-      return { ...none, amount: { value: tidy(millilitres), unit: 'ml' } }
-    case 'drop':
-      return { ...none, amount: { value: tidy(millilitres / millilitresPer.drop), unit: 'drop' } }
-  }
+  if (way === 'oils') return { ...none, rate: oils > 0 ? tidy(grams / oils) : 0, of: 'oils' }
+  if (way === 'batter')
+    return { ...none, rate: batter > 0 ? tidy(grams / batter) : 0, of: 'batter' }
+  if (way === 'grams') return { ...none, grams: tidy(grams) }
+  const [unit, per = null] = way.split('/') as [AmountUnit, AmountBase?]
+  const perBase = per && oils > 0 ? oils / gramsOfBase[per] : 1
+  const value = tidy(grams / gramsOfUnit(unit, density, spoons) / perBase)
+  return { ...none, amount: { value, unit, per } }
 }

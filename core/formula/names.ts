@@ -14,6 +14,7 @@ export const nameOfExtra = (id: string, library: Library): string =>
 export function sayWater({ held, value }: FormulaDocument['water'], say: Speaker): string {
   if (value === null) return 'open'
   if (held === 'ratio') return say.ratio(value)
+  if (held === 'grams') return `${say.mass(value)} of water`
   return `${say.percent(value, 2)} ${held === 'strength' ? 'lye strength' : 'of oils'}`
 }
 

@@ -7,6 +7,7 @@ import type { Library } from '../materials/library'
 import { waysFrom } from '../water/ways'
 import { computeFormula, fatGrams } from './compute'
 import { documentOfPart, sumOfPots } from './parts'
+import { weighPot } from './pot'
 
 /** What a scale can show of a formula, and what superfat those weights really have. */
 export interface OnScale {
@@ -16,6 +17,21 @@ export interface OnScale {
   /** Superfat of the rounded weights, by the forward calculation. */
   superfat: number
   secondOpinion: SecondOpinion
+  /** Whether every pot has a lye jug of its own; else one jug serves all, rounded once. */
+  ownJugs: boolean
+  /** Pots and cups that this scale is too coarse for. */
+  coarse: CoarseCup[]
+}
+
+/** A pot that the scale can hardly weigh. */
+export interface CoarseCup {
+  /** Place among the pots; 0 where there is one. */
+  pot: number
+  name: string
+  /** How far half a step of the scale moves its superfat, a fraction. */
+  points: number
+  /** Something that has to be in it weighs less than the scale can show. */
+  tooSmall: boolean
 }
 
 /** The inverse calculation's answer to the weights that are about to be shown. */
@@ -44,6 +60,8 @@ export function secondOpinion(
   const fats = result.fats.map(({ grams, sap }) => ({ grams, sap }))
   for (const liquid of result.liquids)
     fats.push({ grams: liquid.fatGrams, sap: library.liquids.get(liquid.id)?.fatSap ?? 0 })
+  for (const { id, fatGrams } of result.additives)
+    if (fatGrams > 0) fats.push({ grams: fatGrams, sap: library.additives.get(id)?.fatSap ?? 0 })
   for (const { id, grams, from } of result.carriers)
     if (from === 'extra') fats.push({ grams, sap: library.fats.get(id)?.sap.typical ?? 0 })
   const superfat = superfatAsWeighed({
@@ -51,6 +69,10 @@ export function secondOpinion(
     acids: result.additives.flatMap(({ id, grams }) => {
       const acid = library.additives.get(id)?.acid
       return acid ? [{ acid, grams }] : []
+    }),
+    sour: result.liquids.flatMap(({ id, grams }) => {
+      const naohPerGram = library.liquids.get(id)?.naohTaken ?? 0
+      return naohPerGram > 0 ? [{ grams, naohPerGram }] : []
     }),
     naoh:
       solutionStrength === null
@@ -91,104 +113,229 @@ function inScaleSteps(
   }
 }
 
-/** One pot as the scale can weigh it. */
-function potOnScale(
+/** By what each weight of a jug is to be multiplied so that the scale can show it. */
+interface Steps {
+  naoh: number
+  koh: number
+  solution: number
+  water: number
+  ice: number
+  /** By the id and moment of a liquid. */
+  liquids: Map<string, number>
+}
+
+const liquidKey = ({ id, moment }: FormulaResult['liquids'][number]) => `${id} ${moment}`
+const factor = (exact: number, round: (grams: number, scale: number) => number, scale: number) =>
+  exact > 0 ? round(exact, scale) / exact : 1
+
+/** Lye is rounded down, all else to the nearest step. */
+function stepsOf({ lye, water, liquids }: FormulaResult, scale: number): Steps {
+  const sums = new Map<string, number>()
+  for (const liquid of liquids)
+    sums.set(liquidKey(liquid), (sums.get(liquidKey(liquid)) ?? 0) + liquid.grams)
+  return {
+    naoh: factor(lye.naoh, down, scale),
+    koh: factor(lye.koh, down, scale),
+    solution: factor(lye.solution ?? 0, down, scale),
+    water: factor(water.weighed, nearest, scale),
+    ice: factor(water.ice, nearest, scale),
+    liquids: new Map([...sums].map(([key, grams]) => [key, factor(grams, nearest, scale)])),
+  }
+}
+
+/** A pot with its lye, water and liquids in steps of the scale, and the superfat and water that follow from them. */
+function settled(
+  exact: FormulaResult,
   document: FormulaDocument,
   library: Library,
-  grams: number[],
+  steps: Steps,
   scale: number,
 ): FormulaResult {
-  const exact = computeFormula(inScaleSteps(document, library, grams, scale), library)
   const { naohPurity, kohPurity, solutionStrength } = document.alkali
-
-  const naoh = down(exact.lye.naoh, scale)
-  const koh = down(exact.lye.koh, scale)
-  const solution = exact.lye.solution === null ? null : down(exact.lye.solution, scale)
+  const naoh = exact.lye.naoh * steps.naoh
+  const koh = exact.lye.koh * steps.koh
+  const solution = exact.lye.solution === null ? null : exact.lye.solution * steps.solution
   const pureNaoh = solution === null ? naoh * naohPurity : solution * solutionStrength!
   const pureKoh = koh * kohPurity
   const pureAsNaoh = pureNaoh + pureKoh * naohPerKoh
 
   const liquids = exact.liquids.map((liquid) => {
-    const grams = nearest(liquid.grams, scale)
-    const kept = liquid.grams > 0 ? grams / liquid.grams : 0
+    const kept = steps.liquids.get(liquidKey(liquid)) ?? 1
     return {
       ...liquid,
-      grams,
+      grams: liquid.grams * kept,
       waterGrams: liquid.waterGrams * kept,
       fatGrams: liquid.fatGrams * kept,
+      naohTaken: liquid.naohTaken * kept,
     }
   })
-  const milkFatDemand = liquids.reduce(
-    (sum, { id, fatGrams }) =>
-      sum + fatGrams * naohPerGramOfFat(library.liquids.get(id)?.fatSap ?? 0),
-    0,
-  )
+  const sum = (numbers: number[]) => numbers.reduce((all, one) => all + one, 0)
+  const demandOf = (grams: number, sap: number | undefined) => grams * naohPerGramOfFat(sap ?? 0)
   const carriers = exact.carriers.map((carrier) => ({
     ...carrier,
     grams: nearest(carrier.grams, scale),
   }))
   const extra = carriers.filter(({ from }) => from === 'extra')
-  const extraDemand = extra.reduce(
-    (sum, { id, grams }) => sum + grams * naohPerGramOfFat(library.fats.get(id)?.sap.typical ?? 0),
-    0,
-  )
-  const demand = exact.lye.fullFatDemand + milkFatDemand + extraDemand
-  const superfat = demand > 0 ? 1 - (pureAsNaoh - exact.lye.acidDemand) / demand : 0
+  const demand =
+    exact.lye.fullFatDemand +
+    sum(liquids.map(({ id, fatGrams }) => demandOf(fatGrams, library.liquids.get(id)?.fatSap))) +
+    sum(
+      exact.additives.map(({ id, fatGrams }) =>
+        demandOf(fatGrams, library.additives.get(id)?.fatSap),
+      ),
+    ) +
+    sum(extra.map(({ id, grams }) => demandOf(grams, library.fats.get(id)?.sap.typical)))
+  const acidDemand = sum([...exact.additives, ...liquids].map(({ naohTaken }) => naohTaken))
+  const total = exact.unknownFats.length
+    ? exact.superfat.total
+    : demand > 0
+      ? 1 - (pureAsNaoh - acidDemand) / demand
+      : 0
 
-  const weighed = nearest(exact.water.weighed, scale)
+  const weighed = exact.water.weighed * steps.water
   const inSolution = solution === null ? 0 : solution - pureNaoh
-  const content = weighed + inSolution + liquids.reduce((sum, liquid) => sum + liquid.waterGrams, 0)
+  const content = weighed + inSolution + sum(liquids.map(({ waterGrams }) => waterGrams))
   const lyeGrams = pureNaoh + pureKoh
   const portions = [...exact.fats, ...liquids, ...exact.additives, ...extra, ...exact.scents]
   return {
     ...exact,
     liquids,
     carriers,
-    lye: { ...exact.lye, naoh, koh, solution, pureNaoh, pureKoh, pureAsNaoh },
+    lye: { ...exact.lye, naoh, koh, solution, pureNaoh, pureKoh, pureAsNaoh, acidDemand },
     water: {
       ...exact.water,
       ...(lyeGrams > 0 ? waysFrom(content / lyeGrams, lyeGrams, exact.oils) : {}),
       weighed,
+      ice: Math.min(Math.max(0, weighed), exact.water.ice * steps.ice),
       inSolution,
       content,
     },
-    superfat: { ...exact.superfat, total: superfat },
-    batter:
-      portions.reduce((sum, portion) => sum + portion.grams, 0) +
-      naoh +
-      koh +
-      (solution ?? 0) +
-      weighed,
+    superfat: { ...exact.superfat, total },
+    batter: sum(portions.map(({ grams }) => grams)) + naoh + koh + (solution ?? 0) + weighed,
   }
+}
+
+/** Moments of what is weighed once for all pots where they share a jug; what goes in later is weighed pot by pot. */
+const inCommon = (moment: string, ownJugs: boolean) =>
+  moment === 'oils' || (!ownJugs && moment !== 'trace')
+
+/** The pots of a divided batter with fats, extras and scents as they are weighed: once where they are shared, else pot by pot. */
+function potsInSteps(
+  document: FormulaDocument,
+  library: Library,
+  fats: number[],
+  ownJugs: boolean,
+  scale: number,
+) {
+  const weighedFats = fats.map((grams) => nearest(grams, scale))
+  const common = document.additives.length
+  const drafts = document.parts.map((part) => {
+    const own = documentOfPart(document, part)
+    const grams = fats.map((fat) => fat * (part.share ?? 0))
+    return { part, own, exact: weighPot(own, library, grams) }
+  })
+  const sumOver = (list: 'additives' | 'scents', index: number) =>
+    drafts.reduce((sum, { exact }) => sum + (exact[list][index]?.grams ?? 0), 0)
+  const inSteps = (
+    list: 'additives' | 'scents',
+    index: number,
+    line: FormulaResult['additives'][number] | FormulaResult['scents'][number],
+  ) => {
+    const shared = (list === 'scents' || index < common) && inCommon(line.moment, ownJugs)
+    if (!shared) return nearest(line.grams, scale)
+    const whole = sumOver(list, index)
+    return whole > 0 ? (nearest(whole, scale) * line.grams) / whole : 0
+  }
+  const plain = { rate: undefined, of: undefined, amount: undefined }
+  return drafts.map(({ part, own, exact }) => {
+    const rounded: FormulaDocument = {
+      ...own,
+      additives: own.additives.map((line, index) => ({
+        ...line,
+        ...plain,
+        grams: inSteps('additives', index, exact.additives[index]!),
+      })),
+      scents: own.scents.map((line, index) => ({
+        ...line,
+        ...plain,
+        grams: inSteps('scents', index, exact.scents[index]!),
+      })),
+    }
+    const grams = weighedFats.map((fat) => fat * (part.share ?? 0))
+    return { name: part.name, share: part.share ?? 0, result: weighPot(rounded, library, grams) }
+  })
+}
+
+/** How far half a step of the scale in the cup of lye or the cup of oils moves the superfat of a pot. */
+function pointsOf(pot: FormulaResult, ownJug: boolean, scale: number): number {
+  const { lye, water, superfat } = pot
+  const forFats = lye.pureAsNaoh - lye.acidDemand
+  const demand = superfat.total < 1 ? forFats / (1 - superfat.total) : 0
+  if (!(demand > 0)) return 0
+  const weighedLye = lye.solution ?? lye.naoh + lye.koh
+  const inJug =
+    weighedLye +
+    Math.max(0, water.weighed) +
+    pot.liquids.reduce((sum, { moment, grams }) => sum + (moment === 'lye' ? grams : 0), 0)
+  const alkaliPerGram = lye.pureAsNaoh / (ownJug ? weighedLye : inJug)
+  const half = scale / 2
+  return Math.max((half * alkaliPerGram) / demand, (half / pot.oils) * (1 - superfat.total))
+}
+
+/** A pot counts as coarse when half a step of the scale moves its superfat by more than this. */
+const coarsePoint = 0.01
+
+function coarseCups(
+  pots: { name: string; result: FormulaResult }[],
+  ownJugs: boolean,
+  scale: number,
+): CoarseCup[] {
+  return pots.flatMap(({ name, result }, pot) => {
+    const points = pointsOf(result, ownJugs, scale)
+    const { lye, water, oils } = result
+    const needed = [
+      lye.solution ?? lye.naoh + lye.koh,
+      oils,
+      ...(water.weighed > 0 ? [water.weighed] : []),
+    ]
+    const tooSmall = oils > 0 && needed.some((grams) => grams < scale - 1e-9)
+    return points > coarsePoint || tooSmall ? [{ pot, name, points, tooSmall }] : []
+  })
 }
 
 /**
  * A formula as a scale of a given resolution can weigh it: fats, acids and liquids to the nearest step, the lye worked
- * out again from them and rounded *down*, the water from that lye. A divided batter is rounded pot by pot, and the batch
- * is their sum.
+ * out again from them and rounded *down*, the water from that lye. Pots that share one lye jug share one rounding of it, and
+ * each gets its part; a pot with water of its own has its jug and its own rounding.
  * @param scale resolution, g, above 0
  */
 export function onScale(document: FormulaDocument, library: Library, scale: number): OnScale {
   const grams = fatGrams(document, library)
-  const pots = document.parts.map((part) => ({
-    name: part.name,
-    share: part.share ?? 0,
-    result: potOnScale(
-      documentOfPart(document, part),
-      library,
-      grams.map((fat) => fat * (part.share ?? 0)),
-      scale,
-    ),
-  }))
-  const result = pots.length
-    ? sumOfPots(document, pots)
-    : potOnScale(document, library, grams, scale)
+  const ownJugs = document.parts.some(({ water }) => water)
+  let result: FormulaResult
+  if (document.parts.length) {
+    const exact = potsInSteps(document, library, grams, ownJugs, scale)
+    const shared = ownJugs ? null : stepsOf(sumOfPots(document, exact), scale)
+    result = sumOfPots(
+      document,
+      exact.map((pot) => ({
+        ...pot,
+        result: settled(pot.result, document, library, shared ?? stepsOf(pot.result, scale), scale),
+      })),
+    )
+  } else {
+    const exact = computeFormula(inScaleSteps(document, library, grams, scale), library)
+    result = settled(exact, document, library, stepsOf(exact, scale), scale)
+  }
   const superfat = result.superfat.total
+  const pots = result.parts.length ? result.parts : [{ name: '', result }]
   return {
     result,
     scale,
     superfat,
     secondOpinion: secondOpinion(document, result, library, superfat),
+    ownJugs,
+    coarse: coarseCups(pots, ownJugs || !result.parts.length, scale),
   }
 }
 

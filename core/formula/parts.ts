@@ -13,11 +13,19 @@ export function documentOfPart(document: FormulaDocument, part: PartLine): Formu
   const scented = document.parts.filter(({ scent }) => scent)
   const scentedShare = total(scented.map((line) => line.share ?? 0))
   const scentShare = part.scent && scentedShare > 0 ? share / scentedShare : 0
+  const ofWhole = (grams: number | null | undefined) => (grams == null ? grams : grams * share)
+  const { water } = document
   return {
     ...document,
     name: `${document.name}, ${part.name}`,
     parts: [],
-    water: part.water ?? document.water,
+    water:
+      part.water ??
+      (water.held === 'grams' ? { held: 'grams', value: (water.value ?? 0) * share } : water),
+    iceGrams: ofWhole(document.iceGrams),
+    liquids: document.liquids.map((line) =>
+      line.grams == null ? line : { ...line, grams: line.grams * share },
+    ),
     additives: [...document.additives.map((line) => scaleMeasure(line, share)), ...part.additives],
     scents: part.scent ? document.scents.map((line) => scaleMeasure(line, scentShare)) : [],
   }
@@ -86,6 +94,7 @@ export function sumOfPots(
         grams: sum.grams + one.grams,
         waterGrams: sum.waterGrams + one.waterGrams,
         fatGrams: sum.fatGrams + one.fatGrams,
+        naohTaken: sum.naohTaken + one.naohTaken,
       }),
     ),
     additives: sumPortions(
@@ -94,6 +103,7 @@ export function sumOfPots(
         ...sum,
         grams: sum.grams + one.grams,
         naohTaken: sum.naohTaken + one.naohTaken,
+        fatGrams: sum.fatGrams + one.fatGrams,
         estimated: sum.estimated || one.estimated,
       }),
     ),

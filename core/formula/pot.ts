@@ -7,7 +7,7 @@ import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
 import { divideLiquid } from '../water/liquids'
 import { ratioFrom, waysFrom } from '../water/ways'
-import { lineGrams, scentDensity, usesBatter } from './measure'
+import { isEstimate, lineGrams, scentDensity, usesBatter } from './measure'
 
 /** Least water left in a long-dried bar: 0.05 + 0.1·0.5 humidity − 0.03 (docs/science.md, drying). */
 export const driestWaterShare = 0.07
@@ -56,53 +56,66 @@ function meanProfile(fats: FormulaResult['fats'], library: Library) {
 const dissolvesLye = ({ moment, way }: FormulaResult['liquids'][number]) =>
   moment === 'lye' && way !== 'into-cooled-lye'
 
-/** What one pot weighs when its batter is taken to weigh `given`: rates of the batter are reckoned from that. */
+/** What has to be known before a pot can be weighed, though it follows from its weights: g of batter, g NaOH for sour liquids. */
+interface Given {
+  batter: number
+  sour: number
+}
+
+/** What one pot weighs when its batter and the appetite of its sour liquids are taken to be `given`. */
 function weighGiven(
   document: FormulaDocument,
   library: Library,
   grams: number[],
-  givenBatter: number,
+  given: Given,
 ): FormulaResult {
   const fats = fatPortions(document, library, grams)
   const oils = total(fats.map((fat) => fat.grams))
+  const unknownFats = fats.filter(({ sap }) => !(sap > 0)).map(({ name }) => name)
 
   const additives = document.additives.map((line) => {
     const additive = library.additives.get(line.id)
-    const grams = lineGrams(line, additive?.density ?? 1, oils, givenBatter)
+    const grams = lineGrams(line, additive?.density ?? 1, oils, given.batter, library.spoons)
     return {
       id: line.id,
       name: additive?.name ?? line.id,
       grams,
-      estimated: line.amount !== undefined,
+      estimated: isEstimate(line),
       naohTaken: additive?.acid ? grams * naohPerGramOfAcid(additive.acid) : 0,
+      fatGrams: grams * (additive?.fat ?? 0),
       moment: line.moment ?? additive?.moment ?? 'trace',
     }
   })
 
   const asked = document.superfat ?? 0
-  const acidDemand = total(additives.map((additive) => additive.naohTaken))
+  const acidDemand = total(additives.map((additive) => additive.naohTaken)) + given.sour
   const inLyeDemand = total(fats.filter((fat) => fat.inLye).map((fat) => fat.naohDemand))
   const fullFatDemand = total(fats.map((fat) => fat.naohDemand))
-  const pureAsNaoh = inLyeDemand * (1 - asked) + acidDemand
+  const pureAsNaoh = unknownFats.length ? 0 : inLyeDemand * (1 - asked) + acidDemand
   const alkali = weighAlkali(pureAsNaoh, document.alkali)
   const lyeGrams = alkali.pureNaoh + alkali.pureKoh
 
   const { held } = document.water
-  const given = document.water.value ?? 0
-  const computable = lyeGrams > 0 && given > 0
-  const ratio = computable ? ratioFrom(held, given, lyeGrams, oils) : 0
-  const ways = computable
-    ? waysFrom(ratio, lyeGrams, oils)
-    : { ratio: 0, strength: 0, shareOfOils: 0, [held]: given }
+  const wanted = document.water.value ?? 0
   const kinds = document.liquids.map((line) => library.liquids.get(line.id))
+  const computable = wanted > 0 && (held === 'grams' || lyeGrams > 0)
   const divided = divideLiquid(
-    ratio * lyeGrams,
+    !computable
+      ? { weighed: 0 }
+      : held === 'grams'
+        ? { weighed: wanted }
+        : { content: ratioFrom(held, wanted, lyeGrams, oils) * lyeGrams },
     document.liquids.map((line, index) => ({
-      share: line.share ?? 0,
+      share: line.grams == null ? (line.share ?? 0) : 0,
+      grams: line.grams ?? 0,
       water: kinds[index]?.water ?? 1,
     })),
-    alkali.waterInSolution,
+    computable ? alkali.waterInSolution : 0,
   )
+  const ways =
+    computable && lyeGrams > 0 && oils > 0
+      ? waysFrom(divided.content / lyeGrams, lyeGrams, oils)
+      : { ratio: 0, strength: 0, shareOfOils: 0, ...(held === 'grams' ? {} : { [held]: wanted }) }
   const liquids = document.liquids.map((line, index) => {
     const grams = divided.liquids[index]!
     return {
@@ -111,13 +124,20 @@ function weighGiven(
       grams,
       waterGrams: grams * (kinds[index]?.water ?? 1),
       fatGrams: grams * (kinds[index]?.fat ?? 0),
+      naohTaken: grams * (kinds[index]?.naohTaken ?? 0),
       moment: line.moment,
       way: line.way,
     }
   })
-  const milkFatDemand = total(
-    liquids.map((liquid, index) => liquid.fatGrams * naohPerGramOfFat(kinds[index]?.fatSap ?? 0)),
-  )
+  const milkFatDemand = total([
+    ...liquids.map(
+      (liquid, index) => liquid.fatGrams * naohPerGramOfFat(kinds[index]?.fatSap ?? 0),
+    ),
+    ...additives.map(
+      (additive) =>
+        additive.fatGrams * naohPerGramOfFat(library.additives.get(additive.id)?.fatSap ?? 0),
+    ),
+  ])
   const carriers = document.additives.flatMap((line, index) => {
     if (!line.carrier) return []
     const fat = library.fats.get(line.carrier.id)
@@ -142,7 +162,7 @@ function weighGiven(
     divided.water + alkali.waterInSolution + total(liquids.map((liquid) => liquid.waterGrams))
 
   const scentGrams = document.scents.map((line) =>
-    lineGrams(line, scentDensity(line.name ?? line.id), oils, givenBatter),
+    lineGrams(line, scentDensity(line.name ?? line.id), oils, given.batter, library.spoons),
   )
   const batter =
     oils +
@@ -155,6 +175,7 @@ function weighGiven(
     total(extraOils.map((carrier) => carrier.grams)) +
     total(scentGrams)
   const longDried = Math.min(batter, (batter - waterContent) / (1 - driestWaterShare))
+  const wateredWith = Math.max(0, divided.water)
 
   return {
     oils,
@@ -165,13 +186,14 @@ function weighGiven(
       id: line.id,
       name: line.name ?? line.id,
       grams: scentGrams[index]!,
-      estimated: line.amount !== undefined,
+      estimated: isEstimate(line),
       moment: line.moment,
       shareOfBar: longDried > 0 ? scentGrams[index]! / longDried : 0,
       maxOfBar: line.maxOfBar ?? null,
     })),
     carriers,
     parts: [],
+    unknownFats,
     lye: {
       pureAsNaoh,
       fullFatDemand,
@@ -187,7 +209,10 @@ function weighGiven(
       ...ways,
       content: waterContent,
       weighed: divided.water,
-      ice: Math.max(0, divided.water) * document.iceShare,
+      ice:
+        document.iceGrams == null
+          ? wateredWith * document.iceShare
+          : Math.min(wateredWith, document.iceGrams),
       inSolution: alkali.waterInSolution,
       ratioInLye: lyeGrams > 0 ? waterInLye / lyeGrams : 0,
       smallestRatio:
@@ -195,7 +220,10 @@ function weighGiven(
     },
     superfat: {
       asked,
-      total: allFatDemand > 0 ? 1 - (pureAsNaoh - acidDemand) / allFatDemand : 0,
+      total:
+        allFatDemand > 0 && !unknownFats.length
+          ? 1 - (pureAsNaoh - acidDemand) / allFatDemand
+          : asked,
     },
     batter,
     longDried,
@@ -206,16 +234,26 @@ function weighGiven(
           (liquid, index) => liquid.fatGrams * fattyShare(undefined, kinds[index]?.fatSap ?? 0),
         ),
       ) +
+      total(
+        additives.map(
+          (additive) =>
+            additive.fatGrams *
+            fattyShare(undefined, library.additives.get(additive.id)?.fatSap ?? 0),
+        ),
+      ) +
       total(extraOils.map(({ id, grams }) => grams * fattyShare(library.fats.get(id), sapOf(id)))),
     fattyAcids: meanProfile(fats, library),
   }
 }
 
+const sourOf = (result: FormulaResult) => total(result.liquids.map(({ naohTaken }) => naohTaken))
+
 /**
  * What one pot weighs. Grams and fractions at full precision; alkali demand, water and superfat as in docs/science.md.
  *
- * A rate of the batter includes the very thing it is the rate of. The batter is affine in what it is taken to be, so two
- * evaluations give its exact value.
+ * A rate of the batter includes the very thing it is the rate of, and a sour liquid takes lye, whose water brings more of the
+ * liquid. Both are affine in what they are taken to be, so an evaluation at nothing and one beside it for each give the exact
+ * answer of two equations.
  * @param grams g of each fat line
  */
 export function weighPot(
@@ -223,9 +261,26 @@ export function weighPot(
   library: Library,
   grams: number[],
 ): FormulaResult {
-  const plain = weighGiven(document, library, grams, 0)
-  if (!usesBatter(document.additives) && !usesBatter(document.scents)) return plain
-  const probe = plain.batter || 1
-  const slope = (weighGiven(document, library, grams, probe).batter - plain.batter) / probe
-  return weighGiven(document, library, grams, plain.batter / (1 - slope))
+  const plain = weighGiven(document, library, grams, { batter: 0, sour: 0 })
+  const byBatter = usesBatter(document.additives) || usesBatter(document.scents)
+  if (!byBatter && sourOf(plain) === 0) return plain
+  const atNothing = { batter: plain.batter, sour: sourOf(plain) }
+  const probe = Math.max(1, plain.batter)
+  const slopes = (given: Given) => {
+    const beside = weighGiven(document, library, grams, given)
+    return {
+      batter: (beside.batter - atNothing.batter) / probe,
+      sour: (sourOf(beside) - atNothing.sour) / probe,
+    }
+  }
+  const ofBatter = slopes({ batter: probe, sour: 0 })
+  const ofSour = slopes({ batter: 0, sour: probe })
+  // (1 − a)·batter − b·sour = batter₀ and −c·batter + (1 − d)·sour = sour₀
+  const left = 1 - ofBatter.batter
+  const right = 1 - ofSour.sour
+  const determinant = left * right - ofSour.batter * ofBatter.sour
+  return weighGiven(document, library, grams, {
+    batter: (atNothing.batter * right + ofSour.batter * atNothing.sour) / determinant,
+    sour: (left * atNothing.sour + ofBatter.sour * atNothing.batter) / determinant,
+  })
 }

@@ -12,6 +12,9 @@ export function driedGrams(result: FormulaResult): number {
   return Math.min(result.batter, (result.batter - result.water.content) / (1 - driedWaterShare))
 }
 
+/** Pairs of evaluations that straighten what the density of the lye bends; two are nearly always enough. */
+const mostSteps = 8
+
 interface Target {
   value: number
   of: (result: FormulaResult) => number
@@ -28,7 +31,7 @@ function targetOf(document: FormulaDocument, library: Library): Target | null {
     case 'fattyMatter':
       return {
         value: (size.batterGrams ?? 0) * (size.share ?? 0),
-        of: (result) => result.fattyMatter,
+        of: size.of === 'oils' ? (result) => result.oils : (result) => result.fattyMatter,
       }
     case 'mould':
     case 'moulds':
@@ -43,8 +46,8 @@ function targetOf(document: FormulaDocument, library: Library): Target | null {
 
 /**
  * g of oils for which a formula meets its size. Every weight is affine in the oils (shares and rates grow with them,
- * grams stay), so two evaluations give the exact answer. Where water is held as a share of the oils beside acids in
- * grams the density of the lye shifts a little; a second pair of evaluations beside the first answer settles that.
+ * grams stay), so two evaluations give the exact answer. Only the density of the lye bends the line, where its strength moves
+ * with the oils (water by weight, or by the oils beside acids in grams); pairs beside the last answer settle that.
  * @returns 0 when what is given in grams is already more than the size
  */
 export function oilsForSize(
@@ -61,7 +64,11 @@ export function oilsForSize(
     const slope = (target.of(weigh(high)) - atLow) / (high - low)
     return slope > 0 ? low + (target.value - atLow) / slope : 0
   }
-  const first = line(target.value * 0.5, target.value)
-  if (!(first > 0)) return 0
-  return Math.max(0, line(first, first * 1.001))
+  let oils = line(target.value * 0.5, target.value)
+  for (let step = 0; step < mostSteps && oils > 0; step++) {
+    const before = oils
+    oils = line(oils, oils * 1.001)
+    if (Math.abs(oils - before) <= before * 1e-12) break
+  }
+  return Math.max(0, oils)
 }

@@ -40,7 +40,7 @@ describe('sizes solved back, by hand', () => {
     ],
     [
       'fatty matter, 65 % of 900 g',
-      { by: 'fattyMatter', batterGrams: 900, share: 0.65 },
+      { by: 'fattyMatter', batterGrams: 900, share: 0.65, of: 'fattyAcids' },
       585 / (1 - 38.048 / ((3 * 56105.6) / 190)),
     ],
     [
@@ -78,8 +78,8 @@ describe('extras, by hand', () => {
   it('spoons go by the density of what is spooned, and are estimates', () => {
     const { additives } = compute({
       additives: [
-        extra({ id: 'rose-clay', amount: { value: 2, unit: 'tsp' } }),
-        extra({ id: 'mica-gold', amount: { value: 1, unit: 'tsp/kg-oils' } }),
+        extra({ id: 'rose-clay', amount: { value: 2, unit: 'tsp', per: null } }),
+        extra({ id: 'mica-gold', amount: { value: 1, unit: 'tsp', per: 'kg' } }),
       ],
       size: { by: 'oils', grams: 2000 },
     })
@@ -94,7 +94,7 @@ describe('extras, by hand', () => {
     const scent = (name: string) => ({
       id: 's',
       name,
-      amount: { value: 20, unit: 'drop' as const },
+      amount: { value: 20, unit: 'drop' as const, per: null },
       moment: 'trace' as const,
     })
     expect(compute({ scents: [scent('Sweet orange')] }).scents[0]!.grams).toBeCloseTo(0.85, 9)
@@ -229,7 +229,10 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         if (size.by === 'batter') return close(result.batter, size.grams!)
         if (size.by === 'bars') return close(driedGrams(result), size.count! * size.grams!)
         if (size.by === 'fattyMatter')
-          return close(result.fattyMatter, size.batterGrams! * size.share!)
+          return close(
+            size.of === 'oils' ? result.oils : result.fattyMatter,
+            size.batterGrams! * size.share!,
+          )
         const poured = fillings(size, result)
         const over = poured.some(({ millilitres, capacity }) => millilitres > capacity * (1 + 1e-9))
         return !over && close(batterMillilitres(result, library), fillMillilitres(size), 1e-4)

@@ -1,6 +1,7 @@
 import type { BatterStage } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
+import { patternOf } from '../formula/method'
 import { mouldsOf } from '../mould/fillings'
 
 /*
@@ -110,12 +111,12 @@ export function afterPour(
   if (share((id) => id.startsWith('citric')) > 0) add('citric acid', 2)
   if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
-  const { gel, pattern } = document.method
+  const { gel } = document.method
   add(mixC > 35 ? 'mixed warm' : 'mixed cool', clamp(1 - (mixC - 35) / 100, 0.8, 1.25))
   if (pouredThin(stage)) add('poured thin', 1.25)
   if (pouredThick(stage)) add('poured thick', 0.85)
   // The oil or colour that is drawn over the top sets last, and tears under the knife.
-  if (pattern === 'drizzle') add('drizzled top', 1.15)
+  if (patternOf(document) === 'drizzle') add('drizzled top', 1.15)
   if (forecast.verdict === 'gels') add('gel', 0.7)
   if (gel === 'prevent') add('kept cool', 1.5)
   const hours = clamp(

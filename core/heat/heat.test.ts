@@ -231,6 +231,6 @@ describe('gel and what comes after the pour', () => {
     expect(warm.because).toContain('mixed warm')
     expect(of({}, {}, { stage: 'light' }).after.unmould.from).toBeGreaterThan(from)
     expect(of({}, {}, { stage: 'thick' }).after.unmould.from).toBeLessThan(from)
-    expect(of({}, { pattern: 'drizzle' }).after.unmould.from).toBeGreaterThan(from)
+    expect(of({}, { patterns: ['drizzle'] }).after.unmould.from).toBeGreaterThan(from)
   })
 })

@@ -33,6 +33,9 @@ export interface Additive {
   /** True when it colours the bar, so that the bar's picture shows it. */
   tints: boolean
   source: SourceId
+  /** Share of fat in it, as in milk powder, and that fat's saponification value, mg KOH per g. */
+  fat?: number
+  fatSap?: number
   /** Number of the certificate its own values come from. */
   certificate?: string
 }
@@ -45,7 +48,9 @@ type Row = [
   density: number,
   colour: string,
   does: string,
-  more?: Partial<Pick<Additive, 'aliases' | 'acid' | 'disperse' | 'pace' | 'heats' | 'tints'>>,
+  more?: Partial<
+    Pick<Additive, 'aliases' | 'acid' | 'disperse' | 'pace' | 'heats' | 'tints' | 'fat' | 'fatSap'>
+  >,
 ]
 
 const inOil = (ratio: number) => ({ disperse: { in: 'oil' as const, ratio } })
@@ -187,7 +192,8 @@ const rows: Record<string, Row> = {
     [1, 3],
     0.95,
     '#ccd3d6',
-    'Softens hard water in cleaning soap; check local rules.',
+    'Softens hard water in cleaning soap and takes a fifth of its weight in lye; check local rules.',
+    { acid: 'borax' },
   ],
   'washing-soda': [
     'Washing soda',
@@ -208,6 +214,131 @@ const rows: Record<string, Row> = {
     '#c9cfcd',
     'Hardens laundry bars; raises their alkalinity.',
     { aliases: ['waterglass'], pace: 1 },
+  ],
+  'baking-soda': [
+    'Baking soda',
+    'salt',
+    'water',
+    [0.5, 1],
+    1,
+    '#cfd4d2',
+    'Not lye: takes 0.48 g of it a gram and becomes washing soda.',
+    { aliases: ['sodium bicarbonate', 'bicarbonate of soda'], acid: 'bicarbonate' },
+  ],
+  'tartaric-acid': [
+    'Tartaric acid',
+    'acid',
+    'water',
+    [0.5, 1],
+    0.9,
+    '#93aba2',
+    'Becomes tartrate: binds hard water a little.',
+    { acid: 'tartaric' },
+  ],
+  squalane: [
+    'Squalane',
+    'other',
+    'trace',
+    [1, 3],
+    0.81,
+    '#dfe2d6',
+    'Feels like an oil, but lye leaves it alone: it stays as it is.',
+    { aliases: ['squalene'] },
+  ],
+  lecithin: [
+    'Lecithin',
+    'other',
+    'oils',
+    [0.5, 1],
+    1,
+    '#b98b3a',
+    'Thickens early; its fat takes lye and counts in the superfat.',
+    {
+      aliases: ['sunflower lecithin', 'soy lecithin', 'soya lecithin'],
+      pace: 1,
+      fat: 0.95,
+      fatSap: 190,
+    },
+  ],
+  'goat-milk-powder': [
+    'Goat milk powder',
+    'other',
+    'trace',
+    [1, 3],
+    0.45,
+    '#efe6d2',
+    'Over a quarter of it is fat, which counts in the superfat; its sugar browns in heat.',
+    {
+      aliases: ['powdered goat milk', 'goats milk powder'],
+      heats: true,
+      fat: 0.28,
+      fatSap: 233,
+      ...inWater(3),
+    },
+  ],
+  'cow-milk-powder': [
+    'Whole milk powder',
+    'other',
+    'trace',
+    [1, 3],
+    0.45,
+    '#f2ead9',
+    'A quarter of it is fat, which counts in the superfat; its sugar browns in heat.',
+    {
+      aliases: [
+        'powdered milk',
+        'whole milk powder',
+        'cow milk powder',
+        'milk powder',
+        'dried milk',
+      ],
+      heats: true,
+      fat: 0.26,
+      fatSap: 230,
+      ...inWater(3),
+    },
+  ],
+  'skim-milk-powder': [
+    'Skimmed milk powder',
+    'other',
+    'trace',
+    [1, 3],
+    0.5,
+    '#f4efe4',
+    'Hardly any fat; its sugar browns in heat.',
+    {
+      aliases: [
+        'skim milk powder',
+        'milk powder',
+        'powdered milk',
+        'fat free milk powder',
+        'dried milk',
+      ],
+      heats: true,
+      fat: 0.01,
+      fatSap: 230,
+      ...inWater(3),
+    },
+  ],
+  'buttermilk-powder': [
+    'Buttermilk powder',
+    'other',
+    'trace',
+    [1, 3],
+    0.5,
+    '#ece0c6',
+    'A little fat, much milk sugar: browns in heat.',
+    { aliases: ['powdered buttermilk'], heats: true, fat: 0.06, fatSap: 230, ...inWater(3) },
+  ],
+  'coconut-milk-powder': [
+    'Coconut milk powder',
+    'other',
+    'trace',
+    [1, 3],
+    0.45,
+    '#f1eee2',
+    'More than half of it is coconut fat, which counts in the superfat.',
+    { aliases: ['powdered coconut milk'], heats: true, fat: 0.6, fatSap: 257, ...inWater(3) },
   ],
   sugar: [
     'Sugar',
@@ -578,6 +709,8 @@ export const additives: Additive[] = Object.entries(rows).map(
     pace: more.pace ?? 0,
     heats: more.heats ?? false,
     tints: more.tints ?? false,
+    fat: more.fat,
+    fatSap: more.fatSap,
     source: 'trade',
   }),
 )

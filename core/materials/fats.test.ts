@@ -44,7 +44,9 @@ describe('the fats of the library', () => {
         'carnauba',
         'jojoba',
         'lanolin',
+        'nutmeg-butter',
         'pine-tar',
+        'rice-bran-wax',
         'rosin',
       ].sort(),
     )

@@ -97,7 +97,7 @@ export const hardFats = fatsFrom({
     latin: 'Vitellaria paradoxa',
     inci: 'Butyrospermum Parkii Butter',
     also: ['karite', 'karité'],
-    sap: [170, 180, 190, 'handbook'],
+    sap: [160, 180, 190, 'handbook'],
     acids: { palmitic: 4.5, stearic: 41, oleic: 46, linoleic: 6, arachidic: 1.4 },
     unsaponifiable: [6, 'handbook'],
     state: 'soft',

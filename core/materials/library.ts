@@ -1,3 +1,4 @@
+import type { SpoonKind } from '#contracts/words'
 import { additives, type Additive } from './additives'
 import type { Fat } from './fat'
 import { hardFats } from './hardFats'
@@ -12,6 +13,8 @@ export interface Library {
   fats: ReadonlyMap<string, Fat>
   liquids: ReadonlyMap<string, Liquid>
   additives: ReadonlyMap<string, Additive>
+  /** Which spoons amounts are measured with here; US ones unless the workshop says otherwise. */
+  spoons?: SpoonKind
 }
 
 const byId = <T extends { id: string }>(list: T[]) => new Map(list.map((item) => [item.id, item]))

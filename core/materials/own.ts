@@ -1,3 +1,4 @@
+import type { SpoonKind } from '#contracts/words'
 import type { OwnAdditive, OwnFat, OwnLiquid, OwnMaterial } from '#contracts/material'
 import type { Additive } from './additives'
 import type { Fat, Known } from './fat'
@@ -52,13 +53,18 @@ function additiveFrom(own: OwnAdditive, base: Additive | undefined): Additive {
     ...own,
     aliases: base?.aliases ?? [],
     acid: base?.acid ?? null,
+    fat: base?.fat,
+    fatSap: base?.fatSap,
     source: own.certificate ? 'certificate' : 'maker',
   }
 }
 
 /** A library with own materials joined and own values in place of its own; the library itself stays as it is. */
-export function libraryWith(library: Library, own: readonly OwnMaterial[]): Library {
-  if (own.length === 0) return library
+export function libraryWith(
+  library: Library,
+  own: readonly OwnMaterial[],
+  spoons: SpoonKind = 'us',
+): Library {
   const fats = new Map(library.fats)
   const liquids = new Map(library.liquids)
   const additives = new Map(library.additives)
@@ -68,7 +74,7 @@ export function libraryWith(library: Library, own: readonly OwnMaterial[]): Libr
       liquids.set(record.id, liquidFrom(record, library.liquids.get(record.id)))
     else additives.set(record.id, additiveFrom(record, library.additives.get(record.id)))
   }
-  return { fats, liquids, additives }
+  return { fats, liquids, additives, spoons }
 }
 
 /** A material as the record that would hold its values: where an edit of them begins. */
@@ -92,8 +98,8 @@ export function recordOf(material: Material): OwnMaterial {
     }
   }
   if (material.kind === 'liquid') {
-    const { water, fat, fatSap, sugar, moment, way, mind } = material
-    return { kind: 'liquid', ...common, water, fat, fatSap, sugar, moment, way, mind }
+    const { water, fat, fatSap, sugar, naohTaken, moment, way, mind } = material
+    return { kind: 'liquid', ...common, water, fat, fatSap, sugar, naohTaken, moment, way, mind }
   }
   const { group, moment, usualRate, highRate, density, disperse, pace, heats, tints, does } =
     material
@@ -140,6 +146,7 @@ export function blankMaterial(kind: Material['kind']): OwnMaterial {
       fat: 0,
       fatSap: 0,
       sugar: 0,
+      naohTaken: 0,
       moment: 'lye',
       way: 'poured',
       mind: '',

@@ -41,7 +41,9 @@ export function whyNot(
       if (!pouredOn) return notPoured
       return cutOn ? 'This batch is cut already.' : null
     case 'trusted':
-      return pouredOn ? whyNotTrusted(pouredOn, event.day, usable) : notPoured
+      return pouredOn
+        ? whyNotTrusted(pouredOn, event.day, usable, facts.lyeHeavy, facts.cleaning)
+        : notPoured
     case 'zapped':
       if (!pouredOn) return notPoured
       // A tongue never goes to a bar that no strip has cleared.

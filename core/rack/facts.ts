@@ -4,6 +4,7 @@ import type { Frozen } from '#contracts/result'
 import { afterPlanOf } from '../bench/checks'
 import { libraryOf } from '../formula/freeze'
 import { chance } from '../risk/chance'
+import { forCleaning, lyeHeavyOdds } from '../risk/odds'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
 import { standingEvents } from './standing'
@@ -139,6 +140,7 @@ export function factsOf(
   const poured = last('poured')
   const cut = last('cut')
   const left = last('left')
+  const made = madeOf(batch.frozen, events)
   const drying = dryingOf(batch, humidity)
   const forecast = drying && dryingForecast(drying, chance(1))
   const weighed = new Map(
@@ -158,7 +160,9 @@ export function factsOf(
     checks: checksOf(batch.frozen, events),
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     laundry: poured?.laundry ?? false,
-    usable: usableOf(events, madeOf(batch.frozen, events)),
+    usable: usableOf(events, made),
+    lyeHeavy: lyeHeavyOdds(batch.frozen, made?.superfat ?? batch.frozen.result.superfat.total),
+    cleaning: forCleaning(batch.frozen),
     releasedOn: last('released')?.day ?? null,
     turnedOn: last('turned')?.day ?? null,
     weighedOn: last('weighed')?.day ?? null,

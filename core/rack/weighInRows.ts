@@ -1,6 +1,6 @@
 import type { BatchSummary } from '#contracts/batch'
 import type { Row } from '../exchange/rows'
-import { readNumber } from '../units/readAmount'
+import { readNumber } from '../units/readNumber'
 import type { Speaker } from '../units/say'
 import type { Day } from '../units/days'
 import { oddWeight } from './oddWeight'

@@ -1,31 +1,70 @@
+import type { Library } from '../materials/library'
+import { scentDensity, lineGrams } from '../formula/measure'
 import type { RecipeLine } from './read'
 
 export const sum = (numbers: number[]) => numbers.reduce((total, value) => total + value, 0)
 
-/** A recipe in per cent is judged on 1000 g of oils. */
+/** A recipe in per cent is judged on 1000 g of oils where it does not say how much. */
 const assumedOils = 1000
 
 /** Potash is never sold pure; this is usual. */
 export const kohPurity = 0.9
 
-/** What each line weighs, and the sums that a verdict needs. Grams. */
-export function amounts(lines: RecipeLine[]) {
+/** Lines that count: doubtful ones and notes do not. */
+export const certain = (lines: RecipeLine[]) => lines.filter(({ doubtful }) => !doubtful)
+
+/** What each line weighs, and the sums that a verdict needs. Grams; alkali pure, potash as its flakes are. */
+export function amounts(all: RecipeLine[], library: Library) {
+  const lines = certain(all)
   const fats = lines.filter((line) => line.kind === 'fat')
+  const size = lines.find((line) => line.kind === 'size')?.grams ?? null
   const byShare =
     fats.length > 0 && fats.every((line) => line.grams === null && line.share !== null)
   const grams = (line: RecipeLine) =>
-    line.grams ?? (line.share === null ? null : byShare ? line.share * assumedOils : null)
-  const oils = sum(fats.map((line) => grams(line) ?? 0))
-  const of = (line: RecipeLine) => line.grams ?? (line.share === null ? 0 : line.share * oils)
-  const weight = (kind: RecipeLine['kind']) =>
-    sum(lines.filter((line) => line.kind === kind).map(of))
+    line.grams ?? (line.share !== null && byShare ? line.share * (size ?? assumedOils) : 0)
+  const oils = sum(fats.map(grams))
+  /** g of an extra, scent or liquid, however it is said. */
+  const of = (line: RecipeLine): number => {
+    if (line.grams !== null) return line.grams
+    if (line.share !== null) return line.share * oils
+    if (line.amount?.kind !== 'rate') return 0
+    const density =
+      line.kind === 'scent'
+        ? scentDensity(line.name)
+        : (library.additives.get(line.id ?? '')?.density ?? 1)
+    const { value, unit, per } = line.amount
+    return lineGrams({ amount: { value, unit, per } }, density, oils, 0, library.spoons)
+  }
+  const lyes = lines.filter(({ kind }) => kind === 'naoh' || kind === 'koh' || kind === 'lye')
+  const alkali = (koh: boolean) =>
+    sum(lyes.filter(({ kind }) => (kind === 'koh') === koh).map((line) => line.grams ?? 0))
+  const inSolution = sum(
+    lyes.map((line) => (line.solution === null ? 0 : (line.grams ?? 0) * (1 / line.solution - 1))),
+  )
+  const proportion = lines.find((line) => line.proportion)?.proportion ?? null
+  const pure = alkali(false) + alkali(true) * kohPurity
+  const plain = sum(
+    lines.filter(({ kind }) => kind === 'water' || kind === 'ice').map((line) => line.grams ?? 0),
+  )
+  const stated = !proportion
+    ? 0
+    : proportion.held === 'shareOfOils'
+      ? proportion.value * oils
+      : proportion.held === 'ratio'
+        ? proportion.value * pure
+        : (1 / proportion.value - 1) * pure
   return {
-    fats: fats.map((line) => ({ line, grams: grams(line) ?? 0 })),
+    lines,
+    fats: fats.map((line) => ({ line, grams: grams(line) })),
     byShare,
+    size,
     oils,
     of,
-    naoh: weight('naoh') + weight('lye'),
-    koh: weight('koh'),
-    water: weight('water'),
+    naoh: alkali(false),
+    koh: alkali(true),
+    inSolution,
+    /** Water weighed as water; where only a proportion is said, what that comes to. */
+    water: plain || Math.max(0, stated - inSolution),
+    proportion,
   }
 }

@@ -1,77 +1,97 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
-import { molarMass, naohPerKoh } from '../chemistry/elements'
-import { superfatAsWeighed } from '../chemistry/superfat'
 import { computeFormula } from '../formula/compute'
-import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
+import type { ReadingContext } from '../words/reading'
 import { amounts, kohPurity, sum } from './amounts'
+import { openLines, outcomesOf, spanOf, type Outcome } from './outcomes'
 import type { RecipeLine } from './read'
-import { documentOf, superfatForDocument } from './takeOver'
-import { superfatVerdict, waterVerdict, type Verdict } from './verdicts'
+import { superfatOf } from './superfat'
+import { documentOf } from './takeOver'
+import { lyeCheck, superfatVerdict, waterVerdict, type Verdict } from './verdicts'
 
 /** What somebody's recipe really is. Figures are null where the recipe does not give enough to know them. */
 export interface RecipeReport {
   oils: number
+  /** Null while anything in it is open. */
   superfat: number | null
-  /** Superfat when every fat lies at one end of its published range: lowest and highest. */
+  /**
+   * Superfat when every fat lies at one end of its published range: lowest and highest. While something is open, over every soap
+   * that fits the words.
+   */
   superfatRange: [number, number] | null
   ratio: number | null
   strength: number | null
   verdicts: Verdict[]
+  /** Places of the lines that wait for an answer. */
+  open: number[]
+  outcomes: Outcome[]
   document: FormulaDocument
   result: FormulaResult
 }
 
-/** Works out what a recipe is: superfat, lye strength, a verdict with its reason. Lye is taken as pure NaOH. */
-export function judgeRecipe(lines: RecipeLine[], library: Library, say: Speaker): RecipeReport {
-  const { fats, oils, naoh, koh, water, of, byShare } = amounts(lines)
-  const stated = lines.find((line) => line.kind === 'superfat')?.share ?? null
-  const acids = lines
-    .filter((line) => line.kind === 'additive')
-    .flatMap((line) => {
-      const acid = library.additives.get(line.id!)?.acid
-      return acid ? [{ acid, grams: of(line) }] : []
-    })
-  const liquids = lines
-    .filter((line) => line.kind === 'liquid')
-    .map((line) => ({ liquid: library.liquids.get(line.id!)!, grams: of(line) }))
-
+/** Works out what a recipe is: superfat, lye strength, a verdict with its reason. Lye is taken as pure unless it says otherwise. */
+export function judgeRecipe(
+  lines: RecipeLine[],
+  context: ReadingContext,
+  say: Speaker,
+): RecipeReport {
+  const { library } = context
+  const known = amounts(lines, library)
+  const { oils, naoh, koh, of, byShare, size, fats } = known
+  const stated = known.lines.find((line) => line.kind === 'superfat')?.share ?? null
   const hasLye = naoh + koh > 0
-  const superfatAt = (end: 'low' | 'typical' | 'high') =>
-    superfatAsWeighed({
-      fats: [
-        ...fats.map(({ line, grams }) => ({ grams, sap: library.fats.get(line.id!)!.sap[end] })),
-        ...liquids.map(({ liquid, grams }) => ({ grams: grams * liquid.fat, sap: liquid.fatSap })),
-      ],
-      acids,
-      naoh: { grams: naoh, purity: 1 },
-      koh: { grams: koh, purity: kohPurity },
-    })
-  const knowable = hasLye && oils > 0 && !byShare
-  const superfat = knowable ? superfatAt('typical') : null
-  const superfatRange: [number, number] | null = knowable
-    ? [superfatAt('low'), superfatAt('high')]
-    : null
+  const open = openLines(lines)
+  const outcomes = open.length ? outcomesOf(lines, context) : []
+  const span = spanOf(outcomes)
+  const superfat = open.length ? null : superfatOf(lines, library)
+  const superfatRange: [number, number] | null = open.length
+    ? span
+    : superfat === null
+      ? null
+      : [superfatOf(lines, library, 'low')!, superfatOf(lines, library, 'high')!]
   const pure = naoh + koh * kohPurity
-  const waterContent = water + sum(liquids.map(({ liquid, grams }) => grams * liquid.water))
-  const ratio = pure > 0 && waterContent > 0 ? waterContent / pure : null
+  const liquidWater = sum(
+    known.lines
+      .filter(({ kind }) => kind === 'liquid')
+      .map((line) => of(line) * (library.liquids.get(line.id!)?.water ?? 1)),
+  )
+  const content = known.water + known.inSolution + liquidWater
+  const ratio = pure > 0 && content > 0 ? content / pure : null
 
   const verdicts: Verdict[] = []
-  const unread = lines.filter((line) => line.says)
-  if (fats.length === 0)
+  if (open.length) {
+    const ways = outcomes.filter(({ superfat: one }) => one !== null).length
+    const count = `${open.length === 1 ? 'One line is' : `${open.length} lines are`} open.`
+    if (span && span[1] < 0)
+      verdicts.push({
+        tone: 'stop',
+        says: `Do not make this: however its words are taken, it is lye-heavy by ${say.percent(-span[1])} or more.`,
+        because: `${count} There is more lye than these fats can take, and what is left over burns.`,
+      })
+    else
+      verdicts.push({
+        tone: 'open',
+        says: 'Not said yet.',
+        because:
+          span && ways > 1
+            ? `${count} ${say.number(ways)} different soaps fit these words, from ${say.percent(span[0])} to ${say.percent(span[1])} superfat.`
+            : `${count} While a word is open, nobody can tell what soap this is.`,
+      })
+  }
+  if (fats.length === 0 && !open.length)
     verdicts.push({
       tone: 'open',
       says: 'No fat found yet.',
       because: 'Write the fats with their weights, as "500 g olive oil".',
     })
-  else if (byShare && hasLye)
+  else if (byShare && hasLye && size === null)
     verdicts.push({
       tone: 'open',
       says: 'The fats are in per cent but the lye is in grams.',
       because: 'Without the weight of the fats nobody can tell whether the lye is right.',
     })
-  else if (!hasLye)
+  else if (!hasLye && fats.length)
     verdicts.push({
       tone: 'open',
       says: 'No lye found in it.',
@@ -85,27 +105,19 @@ export function judgeRecipe(lines: RecipeLine[], library: Library, say: Speaker)
       says: `It says ${say.percent(stated)} superfat, but its weights have ${say.percent(superfat)}.`,
       because: 'What is weighed decides, not what is written above it.',
     })
-  if (ratio !== null) verdicts.push(waterVerdict(ratio, say))
-  else if (hasLye)
+  if (!open.length) {
+    const unsure = lyeCheck(lines, superfat, (changed) => superfatOf(changed, library), say)
+    if (unsure) verdicts.push(unsure)
+  }
+  if (ratio !== null && (!open.length || ratio < 1)) verdicts.push(waterVerdict(ratio, say))
+  else if (hasLye && !open.length)
     verdicts.push({
       tone: 'open',
       says: 'No water found in it.',
       because: 'Lye is always dissolved in water first; 2.2 : 1 is put in if you take it over.',
     })
-  if (unread.length && fats.length)
-    verdicts.push({
-      tone: superfat === null ? 'open' : 'think',
-      says: `${unread.length === 1 ? 'One line was' : `${unread.length} lines were`} not understood and not counted.`,
-      because: 'If one of them is a fat or an acid, the superfat is another.',
-    })
 
-  const pureAsNaoh = naoh + koh * kohPurity * naohPerKoh
-  const document = documentOf(lines, {
-    superfat: superfat === null ? stated : superfatForDocument(pureAsNaoh, fats, acids, library),
-    ratio,
-    kohShare:
-      hasLye && koh > 0 ? (koh * kohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh) : 0,
-  })
+  const document = documentOf(lines, library)
   return {
     oils,
     superfat,
@@ -113,6 +125,8 @@ export function judgeRecipe(lines: RecipeLine[], library: Library, say: Speaker)
     ratio,
     strength: ratio === null ? null : 1 / (1 + ratio),
     verdicts,
+    open,
+    outcomes,
     document,
     result: computeFormula(document, library),
   }

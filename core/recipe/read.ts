@@ -1,94 +1,132 @@
-import { findMaterials } from '../materials/find'
-import type { Library } from '../materials/library'
-import { readAmount, readNumber, type Amount } from '../units/readAmount'
+import type { Amount } from '../words/amount'
+import {
+  gramsOfReading,
+  readLine,
+  type Option,
+  type Reading,
+  type ReadingContext,
+} from '../words/reading'
+import { tokensOf } from '../words/tokens'
+import { kohPurity } from './amounts'
+import { piecesOf } from './pieces'
 
 /** One piece of a recipe and what it was taken for. */
-export interface RecipeLine {
-  text: string
-  kind:
-    | 'fat'
-    | 'liquid'
-    | 'additive'
-    | 'naoh'
-    | 'koh'
-    | 'lye'
-    | 'water'
-    | 'superfat'
-    | 'scent'
-    | 'unknown'
-  /** Material id for fats, liquids and additives. */
-  id: string | null
-  name: string
+export interface RecipeLine extends Reading {
+  /** g as weighed; of lye, of the alkali and not of its solution. Null where the recipe gives no weight. */
   grams: number | null
   /** Share of the oils where the recipe gives per cent. */
   share: number | null
   /** Grams worked out from a volume: an estimate. */
   estimated: boolean
-  /** Why the line could not be used. */
-  says?: string
 }
 
-const lyeWords: [RegExp, 'naoh' | 'koh' | 'lye'][] = [
-  [/\b(koh|potassium hydroxide|caustic potash|potash lye)\b/i, 'koh'],
-  [/\b(naoh|sodium hydroxide|caustic soda)\b/i, 'naoh'],
-  [/\b(lye|caustic|soda)\b/i, 'lye'],
-]
-const waterWords = /\b(water|h2o|ice)\b/i
-const superfatWords = /\b(super\s?fat|lye discount)\w*/i
-const scentWords = /\b(fragrance|essential oil|essential|scent|perfume|parfum|eo|fo)\b/i
+const substances = new Set(['fat', 'liquid', 'additive', 'scent'])
 
-/** One recipe line per piece: by line, semicolon or bullet, and by comma where no decimal comma stands. */
-export function piecesOf(text: string): string[] {
-  return text
-    .split(/[\n;•·]|,(?!\d)|(?<=[a-z)])\s+(?:and|plus|\+|&)\s+(?=\d)/i)
-    .map((piece) => piece.replace(/^\s*[-*–—]\s+/, '').trim())
-    .filter((piece) => /[\p{L}\d]/u.test(piece))
-}
-
-/** Volume to mass for what people pour: water and milks 1.0 g/ml, melted fats 0.91, scents 0.95. */
-function gramsOf(amount: Amount, density: number) {
-  if (amount.kind === 'grams') return { grams: amount.grams, share: null, estimated: false }
-  if (amount.kind === 'share') return { grams: null, share: amount.share, estimated: false }
-  return { grams: amount.millilitres * density, share: null, estimated: density !== 1 }
-}
-
-function readPiece(text: string, library: Library): RecipeLine {
-  const read = readAmount(text)
-  const name = (read?.rest ?? text).replace(/^of\s+/i, '').trim()
-  const line = (
-    kind: RecipeLine['kind'],
-    density: number,
-    id: string | null = null,
-    label = name,
-  ) => ({
-    text,
-    kind,
-    id,
-    name: label,
-    ...(read
-      ? gramsOf(read.amount, density)
-      : { grams: null, share: null, estimated: false, says: 'No amount found in it.' }),
-  })
-  if (superfatWords.test(text)) return line('superfat', 1, null, 'Superfat')
-  const lye = lyeWords.find(([words]) => words.test(name))
-  const [best] = findMaterials(library, name)
-  if (lye && best?.kind !== 'additive')
-    return line(lye[1], 1.5, null, lye[1] === 'koh' ? 'Potassium hydroxide' : 'Sodium hydroxide')
-  if (waterWords.test(name)) return line('water', 1, null, 'Water')
-  if (scentWords.test(name)) return line('scent', 0.95)
-  if (best?.kind === 'fat') return line('fat', best.density.value, best.id, best.name)
-  if (best?.kind === 'liquid') return line('liquid', 1, best.id, best.name)
-  if (best) return line('additive', 1, best.id, best.name)
+/** Gives a reading its grams and share. */
+export function weighed(reading: Reading, context: ReadingContext): RecipeLine {
+  const found = gramsOfReading(reading, context.library)
+  const pure = reading.solution ?? reading.purity
+  // Potash is counted as flakes of the usual purity, soda as pure.
+  const alkali = pure === null ? 1 : reading.kind === 'koh' ? pure / kohPurity : pure
   return {
-    ...line('unknown', 1),
-    says:
-      name && Number.isNaN(readNumber(name))
-        ? `"${name}" is not in the library.`
-        : 'No name found in it.',
+    ...reading,
+    grams: found ? found.grams * alkali : null,
+    share: reading.amount?.kind === 'share' ? reading.amount.share : null,
+    estimated: found?.estimated ?? false,
   }
 }
 
-/** Reads somebody's recipe as written. Nothing is dropped: what is not understood comes back as such. */
-export function readRecipe(text: string, library: Library): RecipeLine[] {
-  return piecesOf(text).map((piece) => readPiece(piece, library))
+/** Words that stand for an amount somewhere: without one a line may only be a heading, a step or a thought. */
+const amounted = (reading: Reading) => reading.amount !== null && reading.amount.kind !== 'other'
+
+/** A line that tells how, not what: kept, and left out of the sum. */
+function asNote(reading: Reading, first: boolean): Reading {
+  return {
+    ...reading,
+    kind: 'title',
+    id: null,
+    name: reading.text,
+    amount: null,
+    pegs: [],
+    own: null,
+    doubtful: false,
+    says: first ? 'A title, left out.' : 'A sentence, kept as a note.',
+    options: [],
+  }
+}
+
+function readPiece(text: string, first: boolean, context: ReadingContext): Reading {
+  const reading = readLine(text, context)
+  if (amounted(reading)) return reading
+  const words = tokensOf(text).filter(({ kind }) => kind === 'word').length
+  const left = reading.pegs.filter(({ role }) => role === 'left').length
+  if (words >= 5 || (reading.doubtful && left > 1)) return asNote(reading, first)
+  if (reading.kind === 'unknown' && first) return asNote(reading, first)
+  if (substances.has(reading.kind) && !reading.doubtful)
+    return { ...reading, doubtful: true, says: `How much ${reading.name.toLowerCase()}?` }
+  return reading
+}
+
+const isNumber = (reading: Reading) => reading.amount?.kind === 'number'
+const optionFor = (reading: Reading, fits: (amount: Amount) => boolean): Option | undefined =>
+  reading.options.find(({ reading: { amount } }) => amount && fits(amount))
+
+/**
+ * Numbers without a unit in the unit of the lines around them: shares where the fats sum to 100 so, else the one unit that the
+ * whole recipe weighs in. Where neither is plain they stay a question.
+ */
+function inRecipesUnit(readings: Reading[]): Reading[] {
+  const fats = readings.filter(({ kind }) => kind === 'fat')
+  const shareOf = ({ amount }: Reading) =>
+    amount?.kind === 'share' ? amount.share * 100 : amount?.kind === 'number' ? amount.value : null
+  const shares = fats.map(shareOf)
+  const whole =
+    fats.length > 1 &&
+    shares.every((share) => share !== null) &&
+    Math.abs(shares.reduce<number>((sum, share) => sum + share!, 0) - 100) <= 0.5
+  const units = new Set(
+    readings.flatMap(({ amount }) =>
+      amount?.kind === 'grams'
+        ? [amount.unit === 'g' || amount.unit === 'kg' ? ('g' as const) : ('oz' as const)]
+        : [],
+    ),
+  )
+  const unit = units.size === 1 ? [...units][0]! : null
+  const percent = fats.some(({ amount }) => amount?.kind === 'share')
+  return readings.map((reading) => {
+    if (!isNumber(reading) || !reading.doubtful) return reading
+    const inUnit = (amount: Amount) => amount.kind === 'grams' && amount.unit === unit
+    const chosen =
+      reading.kind === 'fat' && whole
+        ? optionFor(reading, ({ kind }) => kind === 'share')
+        : unit && !(reading.kind === 'fat' && percent)
+          ? optionFor(reading, inUnit)
+          : undefined
+    if (!chosen) return reading
+    const says =
+      chosen.reading.amount?.kind === 'share'
+        ? 'In per cent, since the fats sum to 100.'
+        : `In ${unit === 'g' ? 'grams' : 'ounces'}, as the other lines.`
+    return { ...chosen.reading, says }
+  })
+}
+
+/** A share of a liquid says nothing of its weight: of the water, of the oils, of the lye? */
+function liquidByWeight(reading: Reading): Reading {
+  if (reading.kind !== 'liquid' || reading.doubtful || reading.amount?.kind !== 'share')
+    return reading
+  return {
+    ...reading,
+    doubtful: true,
+    says: 'Per cent of what? Give its weight, or take it over and say its share there.',
+  }
+}
+
+/** Reads somebody's recipe as written. Nothing is dropped: what is not understood comes back as a question. */
+export function readRecipe(text: string, context: ReadingContext): RecipeLine[] {
+  const pieces = piecesOf(text, context.library.spoons)
+  const readings = pieces.map((piece, index) => readPiece(piece, index === 0, context))
+  return inRecipesUnit(readings)
+    .map(liquidByWeight)
+    .map((reading) => weighed(reading, context))
 }

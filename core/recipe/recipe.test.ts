@@ -4,9 +4,11 @@ import { faultsInFormula } from '../formula/faults'
 import { library } from '../materials/library'
 import { speaker } from '../units/say'
 import { judgeRecipe } from './judge'
-import { piecesOf, readRecipe } from './read'
+import { piecesOf } from './pieces'
+import { readRecipe } from './read'
 
-const judge = (text: string) => judgeRecipe(readRecipe(text, library), library, speaker())
+const context = { library }
+const judge = (text: string) => judgeRecipe(readRecipe(text, context), context, speaker())
 
 describe('reading a recipe as written', () => {
   it('splits lines, bullets and commas, but not decimal commas', () => {
@@ -21,7 +23,7 @@ describe('reading a recipe as written', () => {
   it('tells fats, lye, water, milk, scent and what it does not know', () => {
     const lines = readRecipe(
       '500g olive oil\n1 lb coconut oil\n65 g caustic soda\n150 ml distilled water\n40 g goat milk\n10 g lavender essential oil\n3 g unicorn dust\nsuperfat 5%',
-      library,
+      context,
     )
     expect(lines.map(({ kind, id }) => id ?? kind)).toEqual([
       'olive',
@@ -29,7 +31,7 @@ describe('reading a recipe as written', () => {
       'naoh',
       'water',
       'goat-milk',
-      'scent',
+      'lavender-essential-oil',
       'unknown',
       'superfat',
     ])
@@ -39,7 +41,7 @@ describe('reading a recipe as written', () => {
   })
 
   it('reads water and oil by volume, the oil as an estimate', () => {
-    const [oil] = readRecipe('1 l olive oil', library)
+    const [oil] = readRecipe('1 l olive oil', context)
     expect(oil).toMatchObject({ grams: 902, estimated: true })
   })
 })
@@ -67,7 +69,7 @@ describe('what a recipe really is', () => {
 
   it('counts acids, milk fat and potash', () => {
     const text =
-      '450 g olive\n250 g coconut\n200 g shea\n100 g castor\n100 g NaOH\n40 g KOH\n10 g citric acid\n100 g goat milk\n250 g water'
+      '450 g olive\n250 g coconut\n200 g shea\n100 g castor\n100 g NaOH\n40 g KOH\n10 g citric acid anhydrous\n100 g goat milk\n250 g water'
     // pure NaOH 100 + 40·0.9·F = 125.664; citric eats 6.2455; milk fat 4 g·233 adds 0.6644 to 145.251
     expect(judge(text).superfat).toBeCloseTo(1 - (125.664 - 6.2455) / (145.251 + 0.6644), 4)
   })

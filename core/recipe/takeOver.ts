@@ -1,71 +1,84 @@
 import type { FormulaDocument } from '#contracts/formula'
-import { naohPerGramOfAcid } from '../chemistry/acids'
-import { naohPerGramOfFat } from '../chemistry/alkali'
+import { molarMass, naohPerKoh } from '../chemistry/elements'
 import { blankFormula } from '../formula/blank'
-import { idFrom } from '../formula/typedLine'
+import { checkFormula } from '../formula/check'
+import { measureOf } from '../formula/typed'
 import type { Library } from '../materials/library'
-import { amounts, sum } from './amounts'
+import { scorches } from '../water/milk'
+import { amounts, kohPurity, sum } from './amounts'
 import type { RecipeLine } from './read'
 
-const tidy = (value: number, places = 4) => Number(value.toFixed(places))
+const tidy = (value: number, places = 6) => Number(value.toFixed(places))
 
-/** Turns the lines of a recipe into a formula by grams, so that it can be taken over. */
-export function documentOf(
-  lines: RecipeLine[],
-  figures: { superfat: number | null; ratio: number | null; kohShare: number },
-): FormulaDocument {
-  const { fats, of, oils, water } = amounts(lines)
-  const pick = (kind: RecipeLine['kind']) => lines.filter((line) => line.kind === kind)
-  const liquids = pick('liquid').map((line) => ({ line, grams: of(line) }))
-  const allLiquid = water + sum(liquids.map(({ grams }) => grams))
+/** The certain lines of a recipe as a formula that weighs what the recipe weighs, so that it can be taken over. */
+export function documentOf(lines: RecipeLine[], library: Library): FormulaDocument {
+  const known = amounts(lines, library)
+  const { fats, of, byShare, size, naoh, koh, water, proportion } = known
+  const pick = (kind: RecipeLine['kind']) => known.lines.filter((line) => line.kind === kind)
   const blank = blankFormula('Recipe to check')
-  return {
+  const solution = [...pick('naoh'), ...pick('lye')].find((line) => line.solution !== null)
+  const purity = [...pick('naoh'), ...pick('lye')].find((line) => line.purity !== null)?.purity
+  const pureAsNaoh = naoh + koh * kohPurity * naohPerKoh
+  const stated = pick('superfat')[0]?.share ?? null
+  const iceGrams = sum(pick('ice').map((line) => line.grams ?? 0))
+  const plainWater = pick('water').some(({ grams }) => grams !== null) || iceGrams > 0
+  const pure = naoh + koh * kohPurity
+  /** What is in the jug besides the milk has to dissolve the lye by itself. */
+  const jugged = pure === 0 || water + known.inSolution >= pure
+  const document: FormulaDocument = {
     ...blank,
-    size: { by: 'lines' },
-    superfat: figures.superfat === null ? blank.superfat : tidy(figures.superfat, 6),
-    alkali: { ...blank.alkali, kohShare: tidy(figures.kohShare, 6) },
-    water: figures.ratio === null ? blank.water : { held: 'ratio', value: tidy(figures.ratio, 6) },
+    size: byShare ? { by: 'oils', grams: size ?? 1000 } : { by: 'lines' },
+    superfat: stated ?? blank.superfat,
+    alkali: {
+      ...blank.alkali,
+      naohPurity: purity ?? 1,
+      kohShare:
+        koh > 0 ? tidy((koh * kohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh), 9) : 0,
+      solutionStrength: solution?.solution ?? null,
+    },
+    water: plainWater
+      ? { held: 'grams', value: tidy(water) }
+      : proportion
+        ? { held: proportion.held, value: tidy(proportion.value, 9) }
+        : blank.water,
+    ...(iceGrams > 0 ? { iceGrams: tidy(iceGrams) } : {}),
     fats: fats.map(({ line, grams }) => ({
       id: line.id!,
-      grams: tidy(grams),
+      ...(byShare ? { share: tidy(line.share!, 9) } : { grams: tidy(grams) }),
       moment: 'pot',
       inLye: true,
     })),
-    liquids: liquids
-      .filter(({ grams }) => grams > 0)
-      .map(({ line, grams }) => ({
-        id: line.id!,
-        share: tidy(grams / allLiquid, 6),
-        moment: water > 0 ? 'oils' : 'lye',
-        way: water > 0 ? 'poured' : 'frozen',
-      })),
+    liquids: pick('liquid')
+      .filter((line) => of(line) > 0)
+      .map((line) => {
+        const liquid = library.liquids.get(line.id!)!
+        const tender = scorches(liquid)
+        return {
+          id: line.id!,
+          grams: tidy(of(line)),
+          moment: jugged ? (tender ? 'oils' : liquid.moment) : 'lye',
+          way: !jugged && tender ? 'frozen' : 'poured',
+        }
+      }),
     additives: pick('additive')
       .filter((line) => of(line) > 0)
-      .map((line) => ({ id: line.id!, grams: tidy(of(line)), carrier: null })),
-    scents: pick('scent')
-      .filter((line) => of(line) > 0 && oils > 0)
       .map((line) => ({
-        id: idFrom(line.name),
+        id: line.id!,
+        ...measureOf(line, library.additives.get(line.id!)?.usualRate ?? 0.01),
+        carrier: null,
+      })),
+    scents: pick('scent')
+      .filter((line) => of(line) > 0)
+      .map((line) => ({
+        id: line.id!,
         name: line.name.slice(0, 120),
-        rate: tidy(of(line) / oils, 6),
-        of: 'oils',
+        ...measureOf(line, 0.03),
         moment: 'trace',
       })),
   }
-}
-
-/** The superfat to ask for so that the formula weighs the recipe's own lye: by its fats alone, without milk fat. */
-export function superfatForDocument(
-  pureAsNaoh: number,
-  fats: { line: RecipeLine; grams: number }[],
-  acids: { acid: Parameters<typeof naohPerGramOfAcid>[0]; grams: number }[],
-  library: Library,
-): number {
-  const demand = sum(
-    fats.map(
-      ({ line, grams }) => grams * naohPerGramOfFat(library.fats.get(line.id!)!.sap.typical),
-    ),
-  )
-  const taken = sum(acids.map(({ acid, grams }) => grams * naohPerGramOfAcid(acid)))
-  return 1 - (pureAsNaoh - taken) / demand
+  if (!(pureAsNaoh > 0) || !fats.length || (byShare && size === null)) return document
+  const weighedLye = (solution ? naoh / solution.solution! : naoh / (purity ?? 1)) + koh
+  const checked = checkFormula(document, weighedLye, water, library)
+  if ('faults' in checked) return document
+  return { ...document, superfat: tidy(checked.document.superfat ?? 0, 10) }
 }

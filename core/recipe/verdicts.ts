@@ -1,5 +1,6 @@
 import type { Speaker } from '../units/say'
 import { waterFloor } from '../water/ways'
+import type { RecipeLine } from './read'
 
 export interface Verdict {
   tone: 'stop' | 'think' | 'good' | 'open'
@@ -73,5 +74,34 @@ export function waterVerdict(ratio: number, say: Speaker): Verdict {
     tone: 'good',
     says: `${say.ratio(ratio)} water to lye, ${strength} strong: workable.`,
     because: 'Between 1.3 and 3.5 to one, less water is quicker and hotter, more is slower.',
+  }
+}
+
+/** What a verdict leans on the label for: a lye solution is as strong as somebody said. */
+export function lyeCheck(
+  lines: RecipeLine[],
+  superfat: number | null,
+  superfatWith: (lines: RecipeLine[]) => number | null,
+  say: Speaker,
+): Verdict | null {
+  const at = lines.findIndex(({ solution }) => solution !== null)
+  if (at < 0 || superfat === null) return null
+  const line = lines[at]!
+  const solution = line.solution!
+  const as = (strength: number) =>
+    superfatWith(
+      lines.map((one, index) =>
+        index === at
+          ? { ...one, solution: strength, grams: ((one.grams ?? 0) * strength) / solution }
+          : one,
+      ),
+    )
+  const weaker = as(solution - 0.03)
+  const stronger = as(solution + 0.03)
+  if (weaker === null || stronger === null) return null
+  return {
+    tone: 'think',
+    says: `It leans on the label: ${say.percent(solution)} lye.`,
+    because: `Three points weaker it would have ${say.percent(weaker)} superfat, three stronger ${stronger < 0 ? 'lye left over' : say.percent(stronger)}.`,
   }
 }

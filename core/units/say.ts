@@ -1,45 +1,64 @@
-import { fahrenheit, gramsPer } from './measures'
+import { celsius as celsiusOf, fahrenheit, gramsPer, millilitresPer } from './measures'
 
 export type UnitSystem = 'metric' | 'imperial'
+export type Degrees = 'C' | 'F'
 
 /** Puts figures into words the way one workshop reads them. */
 export interface Speaker {
+  /** Of weights and volumes. */
   system: UnitSystem
+  degrees: Degrees
   /** A bare number with a fixed count of decimals. */
   number(value: number, decimals?: number): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
   mass(grams: number): string
   /** As `mass`, but never more than it is: for lye. */
   massDown(grams: number): string
-  /** Grams to be read, not weighed: whole grams, tenths of an ounce. */
+  /** Grams to be read, not weighed: whole grams, tenths of an ounce, pounds from two of them up. */
   amount(grams: number): string
   /** The figure of `mass` without its unit. */
   massFigure(grams: number): string
+  /** A weight in ounces as pounds and ounces, from 2 lb up; empty where it is less or grams are read. */
+  pounds(grams: number): string
   massUnit: 'g' | 'oz'
+  /** Millilitres to be read: whole ones, litres from one up, or fluid ounces. */
+  volume(millilitres: number): string
   /** A fraction as a percentage; decimals that say nothing are dropped. */
   percent(fraction: number, decimals?: number): string
   /** Water to lye, as 2.2 : 1. */
   ratio(value: number): string
   temperature(celsius: number): string
+  /** The figure of a temperature without its unit. */
+  degreesOf(celsius: number): number
+  /** °C from a figure in the workshop's degrees. */
+  celsiusOf(degrees: number): number
+  /** How far apart two temperatures are, given in °C. */
+  degreesApart(celsius: number): string
+  /** A sentence with temperatures in °C, as materials and advice carry them, in the workshop's degrees. */
+  inUnits(text: string): string
 }
 
 export interface SpeakerChoice {
   locale?: string
   system?: UnitSystem
+  /** Those of the system by default. */
+  degrees?: Degrees | null
   /** Resolution of the workshop's scale, g. */
   scale?: number
 }
 
-/** Decimals that a scale of this resolution (g) shows; ounces get two more so as to lose nothing much. */
+/** Decimals that show every step of a scale of this resolution (g); in ounces as many as lose less than a step. */
 function decimalsOf(scale: number, system: UnitSystem): number {
-  const metric = Math.max(0, Math.min(3, Math.round(-Math.log10(scale))))
-  return system === 'metric' ? metric : Math.min(3, metric + 1)
+  const step = system === 'metric' ? scale : scale / gramsPer.oz
+  const places = Math.ceil(-Math.log10(step) - 1e-9)
+  return Math.max(0, Math.min(3, system === 'metric' ? places : Math.max(1, places)))
 }
 
 /** Makes a speaker for a locale, a unit system and a scale. Default: British English, grams to 0.1. */
 export function speaker({
   locale = 'en-GB',
   system = 'metric',
+  degrees,
   scale = 0.1,
 }: SpeakerChoice = {}): Speaker {
   const formats = new Map<string, Intl.NumberFormat>()
@@ -58,9 +77,18 @@ export function speaker({
   const decimals = decimalsOf(scale, system)
   const massFigure = (grams: number) =>
     format(system === 'metric' ? grams : grams / gramsPer.oz, decimals, decimals)
+  const inFahrenheit = (degrees ?? (system === 'metric' ? 'C' : 'F')) === 'F'
+  const temperature = (celsius: number) =>
+    inFahrenheit ? `${format(fahrenheit(celsius), 0, 0)} °F` : `${format(celsius, 0, 0)} °C`
+  const pounds = (grams: number) => {
+    if (system === 'metric' || grams < 2 * gramsPer.lb - 1e-9) return ''
+    const tenths = Math.round((grams / gramsPer.oz) * 10)
+    return `${format(Math.floor(tenths / 160), 0, 0)} lb ${format((tenths % 160) / 10, 1, 1)} oz`
+  }
   const massUnit = system === 'metric' ? 'g' : 'oz'
   return {
     system,
+    degrees: inFahrenheit ? 'F' : 'C',
     number: (value, places = 0) => format(value, places, places),
     massFigure,
     massUnit,
@@ -68,14 +96,34 @@ export function speaker({
       const step = 10 ** -decimals * (system === 'metric' ? 1 : gramsPer.oz)
       return `${massFigure(Math.floor(grams / step + 1e-9) * step)} ${massUnit}`
     },
-    amount: (grams) =>
-      system === 'metric' ? `${format(grams, 0, 0)} g` : `${format(grams / gramsPer.oz, 1, 1)} oz`,
+    amount: (grams) => {
+      if (system === 'metric') return `${format(grams, 0, 0)} g`
+      return pounds(grams) || `${format(grams / gramsPer.oz, 1, 1)} oz`
+    },
+    pounds,
+    volume: (millilitres) =>
+      system === 'imperial'
+        ? `${format(millilitres / millilitresPer.floz, 0, 0)} fl oz`
+        : millilitres < 10_000
+          ? `${format(millilitres, 0, 0)} ml`
+          : `${format(millilitres / 1000, 0, 1)} l`,
     mass: (grams) => `${massFigure(grams)} ${massUnit}`,
     percent: (fraction, places = 1) => `${format(fraction * 100, 0, places)} %`,
     ratio: (value) => `${format(value, 1, 2)} : 1`,
-    temperature: (celsius) =>
-      system === 'metric'
-        ? `${format(celsius, 0, 0)} °C`
-        : `${format(fahrenheit(celsius), 0, 0)} °F`,
+    temperature,
+    degreesOf: (celsius) => (inFahrenheit ? fahrenheit(celsius) : celsius),
+    celsiusOf: (shown) => (inFahrenheit ? celsiusOf(shown) : shown),
+    degreesApart: (celsius) =>
+      inFahrenheit ? `${format(celsius * 1.8, 0, 0)} °F` : `${format(celsius, 0, 0)} °C`,
+    inUnits: (text) =>
+      inFahrenheit
+        ? text
+            .replace(
+              /(\d+(?:\.\d+)?) to (\d+(?:\.\d+)?)(\s)°C/g,
+              (_, from: string, to: string) =>
+                `${format(fahrenheit(Number(from)), 0, 0)} to ${temperature(Number(to))}`,
+            )
+            .replace(/(\d+(?:\.\d+)?)\s°C/g, (_, at: string) => temperature(Number(at)))
+        : text,
   }
 }

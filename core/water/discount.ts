@@ -1,5 +1,4 @@
-import type { WaterHeld } from '#contracts/words'
-import { ratioFrom, waysFrom } from './ways'
+import { ratioFrom, waysFrom, type WaterProportion } from './ways'
 
 /*
  * A "water discount of 10 %" is 10 % less than some full water, and makers mean different ones. The figure says nothing
@@ -12,7 +11,7 @@ export const fullWaters = [
   { id: 'strength-25', says: '25 % lye strength (3 : 1)', held: 'strength', value: 0.25 },
   { id: 'strength-28', says: '28 % lye strength (2.57 : 1)', held: 'strength', value: 0.28 },
   { id: 'ratio-2.5', says: '2.5 : 1 water to lye', held: 'ratio', value: 2.5 },
-] as const satisfies { id: string; says: string; held: WaterHeld; value: number }[]
+] as const satisfies { id: string; says: string; held: WaterProportion; value: number }[]
 export type FullWater = (typeof fullWaters)[number]
 
 /**

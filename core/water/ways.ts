@@ -1,4 +1,7 @@
-import type { WaterHeld } from '#contracts/formula'
+import type { WaterHeld } from '#contracts/words'
+
+/** The ways that say water as a proportion; grams are weighed outright. */
+export type WaterProportion = Exclude<WaterHeld, 'grams'>
 
 /**
  * Water said in three ways. `ratio` is g water per g pure alkali, `strength` the alkali's share of lye plus water,
@@ -19,7 +22,7 @@ export const waterFloor = 1
  * @param lye g pure alkali in the pot
  * @param oils g of the formula's fats
  */
-export function ratioFrom(held: WaterHeld, value: number, lye: number, oils: number): number {
+export function ratioFrom(held: WaterProportion, value: number, lye: number, oils: number): number {
   switch (held) {
     case 'ratio':
       return value

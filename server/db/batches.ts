@@ -9,6 +9,7 @@ import {
   type ToldBatchEvent,
 } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
+import { thaw } from '#core/formula/freeze'
 import { factsOf } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { standingOf } from '#core/rack/standing'
@@ -17,7 +18,7 @@ import type { Db } from './connection'
 import { roomHumidity } from './room'
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
-const madeBy = 2
+const madeBy = 3
 
 interface Row {
   id: string
@@ -65,7 +66,7 @@ function keepFacts(db: Db, id: string, humidity: number): void {
       'SELECT bars, cure_days, cure_rule, frozen FROM batches WHERE id = ?',
     )
     .get(id)!
-  const made = JSON.parse(frozen) as Frozen
+  const made = thaw(JSON.parse(frozen) as Frozen)
   const facts = factsOf({ bars, frozen: made, events: eventsOf(db, id) }, humidity)
   const { stage } = standingOf({ facts, cure: { rule: cure_rule, days: cure_days } }, '')
   db.prepare(
@@ -140,7 +141,7 @@ export function getBatch(db: Db, id: string): Batch | null {
     )
     .get(id)
   return row
-    ? { ...summary(row), frozen: JSON.parse(row.frozen) as Frozen, events: eventsOf(db, id) }
+    ? { ...summary(row), frozen: thaw(JSON.parse(row.frozen) as Frozen), events: eventsOf(db, id) }
     : null
 }
 

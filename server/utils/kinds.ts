@@ -3,6 +3,7 @@ import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { library } from '#core/materials/library'
+import { meansLyeOrWater } from '#core/words/lyeWords'
 import { materialsUsed } from '#core/formula/freeze'
 import * as stores from '../db/documents'
 
@@ -39,6 +40,19 @@ export const materialRoutes = documentRoutes({
   beforeSave(_db, id, document) {
     if (document.id !== id) refuse(422, 'The id is not that of the address.', 'document.id')
     const kind = shippedKind(id)
+    const meant = document.kind === 'liquid' ? null : meansLyeOrWater(document.name)
+    if (!kind && meant)
+      refuse(
+        422,
+        `"${document.name}" means ${meant}, and formulas have a figure of their own for that. Give it another name.`,
+        'document.name',
+      )
+    if (!kind && document.kind === 'fat' && !(document.sap.typical >= 20))
+      refuse(
+        422,
+        'A fat needs its saponification value, at least 20. What takes no lye is an extra.',
+        'document.sap.typical',
+      )
     if (!kind && !id.startsWith('own-'))
       refuse(422, 'A material of your own has an id that begins with "own-".', 'document.id')
     if (kind && kind !== document.kind)

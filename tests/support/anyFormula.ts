@@ -13,8 +13,8 @@ const measure = fc.oneof(
   between(0.001, 0.03).map((rate) => ({ rate, of: 'oils' as const })),
   between(0.001, 0.03).map((rate) => ({ rate, of: 'batter' as const })),
   between(0.1, 20).map((grams) => ({ grams })),
-  between(0.2, 3).map((value) => ({ amount: { value, unit: 'tsp' as const } })),
-  between(0.2, 2).map((value) => ({ amount: { value, unit: 'tsp/kg-oils' as const } })),
+  between(0.2, 3).map((value) => ({ amount: { value, unit: 'tsp' as const, per: null } })),
+  between(0.2, 2).map((value) => ({ amount: { value, unit: 'tsp' as const, per: 'kg' as const } })),
 )
 const carrier = fc.oneof(
   fc.constant(null),
@@ -48,6 +48,7 @@ const size: fc.Arbitrary<Size> = fc.oneof(
     by: fc.constant('fattyMatter' as const),
     batterGrams: between(900, 5000),
     share: between(0.5, 0.7),
+    of: fc.constantFrom('fattyAcids' as const, 'oils' as const),
   }),
   fc
     .record({
@@ -151,7 +152,7 @@ export const anyFormula: fc.Arbitrary<FormulaDocument> = fc
       water: { held: 'ratio' as const, value: draw.ratio },
       iceShare: draw.ice,
       liquids: draw.milk ? [{ id: 'goat-milk', share: draw.milk, ...draw.milkWay }] : [],
-      method: { ...blankFormula('').method, pattern: draw.pattern, lyeC: draw.lyeC },
+      method: { ...blankFormula('').method, patterns: [draw.pattern], lyeC: draw.lyeC },
       additives: draw.additives,
       scents: draw.scents,
       parts: draw.parts.map((part, index) => ({

@@ -3,13 +3,14 @@ import type { Batch } from '#contracts/batch'
 import { libraryOf } from '#core/formula/freeze'
 import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { onScale } from '#core/formula/onScale'
+import { libraryIn } from '#core/materials/inUnits'
 import { fillings } from '#core/mould/fillings'
 
 /** The one page to stand beside the pot: weights in the order of making, safety, room for notes. */
 const { batch } = defineProps<{ batch: Batch }>()
 const { say, settings } = storeToRefs(useWorkshop())
 
-const library = computed(() => libraryOf(batch.frozen))
+const library = computed(() => libraryIn(libraryOf(batch.frozen), say.value))
 const onSheet = computed(() => onScale(batch.frozen.document, library.value, settings.value.scale))
 /** Pots with water of their own have lye of their own: then the table of pots says how much, and not the whole. */
 const lyeByPot = computed(() => batch.frozen.document.parts.some((part) => part.water))
@@ -88,7 +89,9 @@ const safety = [
         <tr>
           <th colspan="4" scope="rowgroup" class="border-b border-line pt-2 pb-0.5 text-left">
             <b class="text-[15px]">{{ group.title }}</b>
-            <span class="ml-2 text-[13px] font-normal text-ink-2">{{ group.how }}</span>
+            <span class="ml-2 text-[13px] font-normal text-ink-2">{{
+              say.inUnits(group.how)
+            }}</span>
           </th>
         </tr>
         <tr v-for="line in group.lines" :key="line.id" class="border-b border-line-2">

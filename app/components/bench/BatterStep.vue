@@ -2,6 +2,7 @@
 import type { BatterStage, Rescue } from '#contracts/benchWords'
 import { guideFor, normalAt, stageRank, stages } from '#core/bench/batter'
 import { pours } from '#core/bench/patterns'
+import { byBlender, patternOf } from '#core/formula/method'
 
 /** The batter: a running clock, one key for each stage, blender seconds, the usual times, and the guides. */
 const bench = useBench()
@@ -9,14 +10,14 @@ const { step, plan, ctx, state, minutes, combinedC, done, usual } = bench
 const say = computed(() => ctx.value.say)
 const pot = computed(() => step.value!.pot ?? 0)
 const clock = computed(() => bench.sinceCombined(pot.value))
-const blender = computed(() => ctx.value.document.method.blender)
+const blender = computed(() => byBlender(ctx.value.document))
 const marks = computed(() => state.value.marks.filter((mark) => mark.pot === pot.value))
 const markOf = (stage: BatterStage) => marks.value.findLast((mark) => mark.stage === stage)
 const combinedAt = computed(() => minutes.value - (clock.value ?? 0))
 const wanted = computed<BatterStage>(() =>
   step.value!.id.startsWith('batter:emulsion')
     ? 'emulsion'
-    : pours[ctx.value.document.method.pattern].stage,
+    : pours[patternOf(ctx.value.document)].stage,
 )
 const now = computed(() => marks.value.at(-1)?.stage ?? null)
 const reached = computed(
@@ -37,6 +38,7 @@ const guide = computed(() => {
     last.minutes - combinedAt.value,
     combinedC.value.lye,
     combinedC.value.oils,
+    plan.value.dividing === 'none' || step.value!.pot === undefined ? null : pot.value,
   )
   return found && state.value.watered[pot.value] ? { ...found, water: 0 } : found
 })
@@ -63,7 +65,10 @@ function blend() {
     blendingSince.value = null
   }
 }
+/** The one step that the guide asks for first: while it waits, it holds the lit key and nothing else goes on. */
+const guided = computed(() => (done.value ? undefined : guideKeys.value[0]))
 function next() {
+  if (guided.value) return guided.value.act()
   if (done.value || !reached.value) return
   if (blendingSince.value !== null) blend()
   bench.finish()
@@ -157,7 +162,7 @@ const guideKeys = computed(() => {
       </ol>
       <div class="mt-3 flex flex-wrap gap-2">
         <BenchKey
-          v-for="key in guideKeys"
+          v-for="key in guideKeys.slice(1)"
           :key="key.says"
           class="!flex-none"
           :says="key.says"
@@ -221,14 +226,18 @@ const guideKeys = computed(() => {
       <BenchKey
         main
         :says="
-          done
-            ? 'Done'
-            : reached
-              ? 'Go on'
-              : `Mark ${stages[stageRank(wanted)]?.says.toLowerCase()} when you see it`
+          guided
+            ? guided.says
+            : done
+              ? 'Done'
+              : reached
+                ? 'Go on'
+                : `Mark ${stages[stageRank(wanted)]?.says.toLowerCase()} when you see it`
         "
-        :hint="done ? '→ goes on' : reached ? 'Space' : `key ${stageRank(wanted) + 1}`"
-        :disabled="done || !reached"
+        :hint="
+          guided ? 'Space' : done ? '→ goes on' : reached ? 'Space' : `key ${stageRank(wanted) + 1}`
+        "
+        :disabled="!guided && (done || !reached)"
         @click="next"
       />
       <BenchKey says="Next" hint="→" @click="bench.look(1)" />

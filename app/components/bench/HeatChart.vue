@@ -1,14 +1,12 @@
 <script setup lang="ts">
 import type { VesselKind } from '#contracts/benchWords'
 import { celsiusAt } from '#core/heat/cooling'
-import { fahrenheit } from '#core/units/measures'
 
 /** The jug and the oils as two curves that must meet: what was read, what is foretold, the window, the moment. */
 const { heat, state, plan, minutes, clock, ctx } = useBench()
 const colours: Record<VesselKind, string> = { lye: '#ff8d75', oils: '#e8c25d' }
 const kinds = ['lye', 'oils'] as const
-const shown = (celsius: number) =>
-  ctx.value.say.system === 'metric' ? celsius : fahrenheit(celsius)
+const shown = (celsius: number) => ctx.value.say.degreesOf(celsius)
 const ends = computed(() => {
   const first = Math.min(
     minutes.value,

@@ -42,7 +42,7 @@ function keepTyped() {
     bench.tell({
       kind: 'read',
       vessel: typedFor.value,
-      celsius: say.value.system === 'metric' ? value : (value - 32) / 1.8,
+      celsius: say.value.celsiusOf(value),
       typed: true,
     })
   typed.value = ''

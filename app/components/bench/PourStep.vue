@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { normalAt, stages } from '#core/bench/batter'
 import { pours } from '#core/bench/patterns'
+import { patternOf } from '#core/formula/method'
 
 /** The pour: the order of the pots, what each still needs, and the mould filling up. */
 const bench = useBench()
 const { step, plan, ctx, state, done } = bench
 const say = computed(() => ctx.value.say)
 const pot = computed(() => step.value!.pot ?? null)
-const pours_ = computed(() => pours[ctx.value.document.method.pattern])
+const pours_ = computed(() => pours[patternOf(ctx.value.document)])
 const rows = computed(() =>
   plan.value.pots.map((one, index) => ({
     ...one,

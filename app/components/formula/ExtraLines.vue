@@ -2,7 +2,14 @@
 import type { AdditiveMoment, FormulaDocument, ScentLine } from '#contracts/formula'
 import { additiveMoments, liquidMoments } from '#contracts/words'
 import { nameOfExtra } from '#core/formula/names'
-import { lineGrams, sayAs, scentDensity, waysToMeasure, type Measure } from '#core/formula/measure'
+import {
+  isEstimate,
+  lineGrams,
+  sayAs,
+  scentDensity,
+  waysToMeasure,
+  type Measure,
+} from '#core/formula/measure'
 import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
 import { momentNames, wayNames } from '~/utils/moments'
 
@@ -30,7 +37,7 @@ const maxOpen = computed({
   },
 })
 const waterShare = computed(
-  () => 1 - document.value.liquids.reduce((sum, line) => sum + (line.share ?? 0), 0),
+  () => 1 - document.value.liquids.reduce((sum, _, index) => sum + shareOf(index), 0),
 )
 /** Milk goes in by one of three ways, each with its own steps and temperatures; other liquids simply go somewhere. */
 const liquidEntries = (index: number) => {
@@ -50,8 +57,28 @@ const liquidEntries = (index: number) => {
         says: `Pour it ${momentNames[moment]}`,
         act: () => put(['liquids', index], { ...line, moment, way: 'poured' }),
       })),
+    line.grams === undefined
+      ? {
+          says: 'Hold its weight',
+          act: () =>
+            put(['liquids', index], {
+              ...line,
+              share: undefined,
+              grams: Number((result.value.liquids[index]?.grams ?? 0).toFixed(2)),
+            }),
+        }
+      : {
+          says: 'Let it be a share of the liquid',
+          act: () => put(['liquids', index], { ...line, grams: undefined, share: shareOf(index) }),
+        },
     removal('liquids', index),
   ]
+}
+/** A liquid's share of all that is poured. */
+function shareOf(index: number) {
+  const { liquids, water } = result.value
+  const all = water.weighed + water.inSolution + liquids.reduce((sum, { grams }) => sum + grams, 0)
+  return all > 0 ? Number((liquids[index]!.grams / all).toFixed(6)) : 0
 }
 const liquidWords = (line: FormulaDocument['liquids'][number]) =>
   line.moment === 'lye' && line.way !== 'poured' ? wayNames[line.way] : momentNames[line.moment]
@@ -105,11 +132,11 @@ const gramsOf = (kind: Extra, index: number) => {
   const { oils, batter, parts } = result.value
   const line = document.value[kind][index]!
   if (!parts.length || kind === 'additives')
-    return lineGrams(line, densityOf(kind, index), oils, batter)
+    return lineGrams(line, densityOf(kind, index), oils, batter, library.value.spoons)
   return result.value.scents.find(({ id }) => id === line.id)?.grams ?? 0
 }
 function weightOf(kind: Extra, index: number) {
-  const estimate = document.value[kind][index]!.amount ? '≈ ' : ''
+  const estimate = isEstimate(document.value[kind][index]!) ? '≈ ' : ''
   return estimate + say.value.massFigure(gramsOf(kind, index))
 }
 function remeasure(kind: Extra, index: number, measure: Measure) {
@@ -123,7 +150,14 @@ const measureEntries = (kind: Extra, index: number) => {
       remeasure(
         kind,
         index,
-        sayAs(way.id, gramsOf(kind, index), densityOf(kind, index), oils, batter),
+        sayAs(
+          way.id,
+          gramsOf(kind, index),
+          densityOf(kind, index),
+          oils,
+          batter,
+          library.value.spoons,
+        ),
       ),
   }))
 }
@@ -197,9 +231,19 @@ function scentAlso(index: number) {
         :entries="liquidEntries(index)"
       >
         <NumberField
+          v-if="line.grams !== undefined"
+          kind="mass"
+          :label="`${result.liquids[index]?.name}, weight`"
+          :model-value="line.grams"
+          :min="0"
+          :max="1000000"
+          @update:model-value="put(['liquids', index, 'grams'], $event)"
+        />
+        <NumberField
+          v-else
           kind="percent"
           :label="`${result.liquids[index]?.name}, share of liquid`"
-          :model-value="line.share"
+          :model-value="line.share ?? null"
           :min="0"
           :max="1"
           @update:model-value="put(['liquids', index, 'share'], $event)"
@@ -211,7 +255,7 @@ function scentAlso(index: number) {
         How: {{ milk.name.toLowerCase() }}, {{ milk.says.toLowerCase() }}
       </summary>
       <ol class="mt-1 list-decimal space-y-1 pl-5">
-        <li v-for="step in milk.steps" :key="step">{{ step }}</li>
+        <li v-for="step in milk.steps" :key="step">{{ say.inUnits(step) }}</li>
       </ol>
     </details>
   </section>

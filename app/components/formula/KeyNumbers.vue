@@ -2,25 +2,27 @@
 import { barsOf } from '#core/mould/bars'
 import type { Figure } from '#core/formula/explain'
 
-const { document, result } = useFormulaEditor()
+const { document, result, weighed, open: lacking } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
 
 const options = ref(false)
+const moulds = useMoulds()
+if (document.value.size.by === 'moulds') void moulds.load()
+const bars = computed(() => barsOf(document.value, result.value.batter, moulds.documents))
+/** What the scale can weigh: the very figures of sheet, plan and bench. */
+const lye = computed(() => weighed.value.result.lye)
+const water = computed(() => weighed.value.result.water)
+const ready = computed(() => !lacking.value.some(({ id }) => id === 'empty' || id === 'value'))
 const lyeWords = computed(() => {
   const { naohPurity, solutionStrength, kohShare } = document.value.alkali
   const soda =
     solutionStrength === null
       ? `NaOH ${say.value.percent(naohPurity)} pure`
       : `solution, ${say.value.percent(solutionStrength)} NaOH`
-  const ice =
-    document.value.iceShare > 0 ? `, ${say.value.percent(document.value.iceShare)} ice` : ''
+  const ice = water.value.ice > 0 ? `, ${say.value.mass(water.value.ice)} of the water as ice` : ''
   return `${soda}${kohShare > 0 ? `, ${say.value.percent(kohShare)} potash` : ''}${ice}`
 })
-const moulds = useMoulds()
-if (document.value.size.by === 'moulds') void moulds.load()
-const bars = computed(() => barsOf(document.value, result.value.batter, moulds.documents))
-const lye = computed(() => result.value.lye)
 const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
 </script>
 
@@ -43,7 +45,7 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
         </button>
       </div>
       <output data-testid="lye" class="figure block text-key leading-tight font-[650]">{{
-        lye.pureAsNaoh > 0 ? say.massDown(lye.solution ?? lye.naoh) : '–'
+        ready && lye.pureAsNaoh > 0 ? say.massDown(lye.solution ?? lye.naoh) : '–'
       }}</output>
       <div v-if="lye.koh > 0" class="figure font-semibold">
         and {{ say.massDown(lye.koh) }} potash
@@ -73,7 +75,7 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
         </button>
       </div>
       <output data-testid="water" class="figure block text-key leading-tight font-[650]">{{
-        shown(result.water.weighed)
+        ready ? shown(water.weighed) : '–'
       }}</output>
       <div v-if="result.liquids.length" class="figure text-sm text-ink-2">
         {{ say.mass(result.water.content) }} with the water of other liquids

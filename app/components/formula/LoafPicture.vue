@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { patternOf } from '#core/formula/method'
 import type { FormulaDocument } from '#contracts/formula'
 import { faceOf, partColour } from '#core/formula/face'
 
@@ -16,7 +17,7 @@ const bands = computed(() => {
     colour: partColour(document, part, library.value),
   }))
 })
-const pattern = computed(() => document.method.pattern)
+const pattern = computed(() => patternOf(document))
 const mixed = computed(() =>
   ['in-pot-swirl', 'drop-pour', 'hanger-swirl', 'spun-swirl', 'drizzle'].includes(pattern.value),
 )

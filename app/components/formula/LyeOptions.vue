@@ -1,8 +1,12 @@
 <script setup lang="ts">
 /** What the lye is made of: dry flakes or a ready-mixed solution, soda alone or with potash. */
-const { document, put } = useFormulaEditor()
+const { document, put, change } = useFormulaEditor()
 const open = defineModel<boolean>({ required: true })
+const { say } = storeToRefs(useWorkshop())
 const alkali = computed(() => document.value.alkali)
+function setIce(share: number | null) {
+  if (share !== null) change({ ...document.value, iceShare: share, iceGrams: undefined })
+}
 function set(path: string[], value: number | null) {
   if (value !== null) put(path, value)
 }
@@ -42,8 +46,9 @@ function set(path: string[], value: number | null) {
           @update:model-value="set(['alkali', 'solutionStrength'], $event)"
         />
         <p class="mt-1 text-ink-2">
-          One part 98 % flakes in one part water is 49.5 %. It crystallises below about 12&nbsp;°C,
-          and warms the pot by some 30&nbsp;K when water or milk joins it.
+          One part 98 % flakes in one part water is 49.5 %. It crystallises below about
+          {{ say.temperature(12) }}, and warms the pot by some {{ say.degreesApart(30) }} when water
+          or milk joins it.
         </p>
       </div>
       <LabelledNumber
@@ -74,8 +79,11 @@ function set(path: string[], value: number | null) {
         :min="0"
         :max="1"
         :model-value="document.iceShare"
-        @update:model-value="set(['iceShare'], $event)"
+        @update:model-value="setIce($event)"
       />
+      <p v-if="document.iceGrams != null" class="text-ink-2">
+        Now {{ say.mass(document.iceGrams) }} of ice are held, as typed.
+      </p>
     </div>
     <template #actions><AppButton kind="main" @click="open = false">Done</AppButton></template>
   </AppDialog>

@@ -11,7 +11,7 @@ const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
 const problem = ref('')
 
-const risks = [0.01, 0.001, 0.0001] as const
+const risks = [0.01, 0.001] as const
 const number = (value: number) => new Intl.NumberFormat(navigator.language).format(value)
 const saving = ref(false)
 async function setRisk(event: Event) {
@@ -88,7 +88,7 @@ const option = computed(() => {
         <p class="figure text-[18px]" aria-live="polite">
           The real superfat will be about <b>{{ say.percent(risk.median) }}</b>, nine times in ten
           between {{ say.percent(risk.low) }} and {{ say.percent(risk.high) }}. Lye is left over in
-          <b>{{ oddsText(risk.lyeHeavy, risk.draws) }}</b> batches.
+          <b>{{ oddsText(risk.lyeHeavy) }}</b> batches.
         </p>
         <LazyAppChart
           class="h-44"
@@ -143,7 +143,9 @@ const option = computed(() => {
         <p class="text-sm text-ink-2">
           {{ number(risk.draws) }} batches drawn: each fat with a value from its published range,
           the lye by its age, every weighing by your scale of {{ workshop.settings.scale }} g. A
-          certificate narrows its fat. It cannot see a wrong jar or a slip of the hand.
+          certificate narrows its fat. No smaller odds than 1 in 1,000 are said: the spread of the
+          fats is not known better. It cannot see a wrong jar or a slip of the hand. Old lye never
+          asks for less superfat than fresh lye would.
           <NuxtLink to="/explained#how-sure-is-the-superfat-measured-ranges-drawn" class="link"
             >How it is drawn</NuxtLink
           >

@@ -23,8 +23,8 @@ const busy = ref(false)
 const id = newId()
 
 const stops = computed(() => remarks.value.filter(({ severity }) => severity === 'stop'))
-const hard = computed(() => stops.value.filter(({ mayOverrule }) => !mayOverrule))
-const soft = computed(() => stops.value.filter(({ mayOverrule }) => mayOverrule))
+const hard = computed(() => stops.value.filter(({ overridable }) => !overridable))
+const soft = computed(() => stops.value.filter(({ overridable }) => overridable))
 const blocked = computed(
   () =>
     faults.value.length > 0 ||
@@ -32,12 +32,8 @@ const blocked = computed(
     soft.value.some((remark) => (reasons.value[remark.id]?.trim().length ?? 0) < 3) ||
     !bars.value,
 )
-const plainFaults = computed(() =>
-  faults.value.filter(
-    (fault) =>
-      !(fault.path === 'fats' && hard.value.some(({ id: name }) => name === 'shares-not-whole')),
-  ),
-)
+/** What is still open says it in plainer words than the fault of the document behind it. */
+const plainFaults = computed(() => (editor.open.value.length ? editor.open.value : faults.value))
 
 async function make() {
   if (blocked.value || busy.value) return
@@ -77,7 +73,7 @@ async function make() {
       <div v-if="hard.length || plainFaults.length" role="alert" class="grid gap-2">
         <b class="text-stop">It cannot be made like this:</b>
         <p v-for="remark in hard" :key="remark.id">{{ remark.says }} {{ remark.because }}</p>
-        <p v-for="fault in plainFaults" :key="fault.path">{{ fault.says }}</p>
+        <p v-for="fault in plainFaults" :key="fault.says">{{ fault.says }}</p>
       </div>
       <template v-else>
         <p class="figure">

@@ -11,8 +11,16 @@ const units: Record<MeasuredAmount['unit'], string> = {
   tbsp: 'tbsp',
   ml: 'ml',
   drop: 'drops',
-  'tsp/kg-oils': 'tsp/kg',
+  g: 'g',
+  oz: 'oz',
 }
+const unit = computed(() => {
+  const { amount } = props.line
+  return amount
+    ? units[amount.unit] +
+        (amount.per ? `/${amount.per.replace('g', ' g').replace('k g', 'kg')}` : '')
+    : ''
+})
 const way = computed(() => {
   if (props.line.amount) return 'amount'
   return props.line.grams !== undefined && props.line.rate === undefined ? 'grams' : 'rate'
@@ -22,8 +30,8 @@ const way = computed(() => {
 <template>
   <NumberField
     v-if="way === 'amount'"
-    :label="`${label}, ${units[line.amount!.unit]}`"
-    :unit="units[line.amount!.unit]"
+    :label="`${label}, ${unit}`"
+    :unit="unit"
     :model-value="line.amount!.value"
     :min="0"
     :step="0.5"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { patterns, type Pattern } from '#contracts/words'
 import { pours } from '#core/bench/patterns'
+import { patternOf } from '#core/formula/method'
 import { reasonsOf, workingTime } from '#core/bench/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
@@ -14,6 +15,9 @@ const reasons = computed(() => {
     .filter(Boolean)
     .join(', ')
 })
+const pattern = computed(() => patternOf(document.value))
+const setPattern = (to: Pattern) => put(['method', 'patterns'], to === 'plain' ? [] : [to])
+const tools = { blender: 'a blender', whisk: 'a whisk', spoon: 'a spoon' } as const
 const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } as const
 </script>
 
@@ -46,23 +50,31 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
         </select>
       </label>
       <label class="flex items-center gap-2">
+        With
+        <select
+          class="field py-1"
+          :value="document.method.tool"
+          @change="put(['method', 'tool'], ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-for="(says, tool) in tools" :key="tool" :value="tool">{{ says }}</option>
+        </select>
+      </label>
+      <label class="flex items-center gap-2">
         Pour
         <select
           class="field py-1"
-          :value="document.method.pattern"
-          @change="
-            put(['method', 'pattern'], ($event.target as HTMLSelectElement).value as Pattern)
-          "
+          :value="pattern"
+          @change="setPattern(($event.target as HTMLSelectElement).value as Pattern)"
         >
-          <option v-for="pattern in patterns" :key="pattern" :value="pattern">
-            {{ pours[pattern].says }}
+          <option v-for="one in patterns" :key="one" :value="one">
+            {{ pours[one].says }}
           </option>
         </select>
       </label>
     </div>
     <p class="text-sm text-ink-2">
-      {{ pours[document.method.pattern].says }}: {{ pours[document.method.pattern].wants }}, for
-      about {{ pours[document.method.pattern].minutes }} minutes.
+      {{ pours[pattern].says }}: {{ pours[pattern].wants }}, for about
+      {{ pours[pattern].minutes }} minutes.
       <template v-if="result.oils > 0">
         This batter stays workable for about
         <b class="figure font-semibold text-ink">{{ Math.round(time.minutes) }} minutes</b>:

@@ -17,7 +17,7 @@ const whole = computed(() => Math.abs(sum.value - 1) <= shareTolerance)
 const ratioOf = (index: number) => {
   const { water } = document.value.parts[index]!
   if (!water?.value) return result.value.parts[index]?.result.water.ratio ?? null
-  return water.held === 'shareOfOils'
+  return water.held === 'shareOfOils' || water.held === 'grams'
     ? (result.value.parts[index]?.result.water.ratio ?? null)
     : ratioFrom(water.held, water.value, 1, 1)
 }

@@ -38,9 +38,10 @@ const fine = computed(() => (risk?.lyeHeavy ?? 0) <= settings.value.lyeRisk)
       class="figure text-xs font-semibold"
       :class="risk?.draws ? (fine ? 'text-ok' : 'text-stop') : 'text-ink-2'"
       >{{
-        risk?.draws ? `lye-heavy: ${oddsText(risk.lyeHeavy, risk.draws)}` : 'lye-heavy: drawing'
+        risk?.draws ? `lye left over: ${oddsText(risk.lyeHeavy)}` : 'lye left over: drawing'
       }}</span
     >
+    <span class="text-xs text-ink-2">by the spread of the fats</span>
     <svg :width="width" :height="height" aria-hidden="true">
       <template v-if="picture">
         <path :d="picture.path" fill="#cfdcd6" />

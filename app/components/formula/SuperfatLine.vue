@@ -2,17 +2,25 @@
 import type { Figure } from '#core/formula/explain'
 import type { LyeAge } from '#core/risk/spread'
 
-const { document, result, put } = useFormulaEditor()
+const { document, result, weighed, open: lacking, question, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
-const age = ref<LyeAge>('fresh')
+const { settings } = storeToRefs(useWorkshop())
+const age = ref<LyeAge>(settings.value.lyeTin.open === 'longer' ? 'old' : 'fresh')
 const { risk, drawing } = useLyeRisk(document, result, age)
 const showing = ref(false)
+/** The superfat of what the scale can weigh: milk fat, dispersing oil and lye rounded down all raise it. */
+const real = computed(() => weighed.value.superfat)
 const differs = computed(
   () =>
-    Math.abs(result.value.superfat.total - result.value.superfat.asked) > 0.0005 &&
-    result.value.oils > 0,
+    Math.abs(real.value - result.value.superfat.asked) > 0.0005 &&
+    result.value.oils > 0 &&
+    !lacking.value.length,
 )
+const lyeShown = computed(() => {
+  const { lye } = weighed.value.result
+  return say.value.massDown((lye.solution ?? lye.naoh) + lye.koh)
+})
 </script>
 
 <template>
@@ -34,7 +42,8 @@ const differs = computed(
       @update:model-value="put(['superfat'], $event)"
     />
     <span v-if="differs" class="figure text-sm text-ink-2"
-      ><b>{{ say.percent(result.superfat.total, 2) }}</b> in all.
+      >{{ lyeShown }} of lye {{ result.lye.koh > 0 ? 'make' : 'makes' }} it
+      <b>{{ say.percent(real, 2) }}</b>.
       <button
         type="button"
         class="link font-medium"
@@ -47,7 +56,12 @@ const differs = computed(
     <span v-else-if="result.superfat.total < 0" class="text-sm text-ink-2"
       >more lye than the fats can take</span
     >
-    <RiskSpark v-if="result.oils > 0" class="ml-auto" :risk="risk" @open="showing = true" />
+    <RiskSpark
+      v-if="!lacking.length && !question"
+      class="ml-auto"
+      :risk="risk"
+      @open="showing = true"
+    />
     <LazyLyeRiskDialog v-if="showing" v-model="showing" v-model:age="age" :risk="risk" :drawing />
   </section>
 </template>

@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import type { WaterHeld } from '#contracts/formula'
 import { holdWater } from '#core/formula/edit'
-import { ratioFrom, waysFrom } from '#core/water/ways'
+import { waysFrom } from '#core/water/ways'
 
 /** Water said in three ways: one is held, the others follow. The dial moves all of them. */
 const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
-const ways: { held: WaterHeld; says: string; kind: 'ratio' | 'percent'; step: number }[] = [
-  { held: 'ratio', says: 'to lye', kind: 'ratio', step: 0.1 },
-  { held: 'strength', says: 'strength', kind: 'percent', step: 0.01 },
-  { held: 'shareOfOils', says: 'of oils', kind: 'percent', step: 0.01 },
-]
+const ways: { held: WaterHeld; says: string; kind: 'ratio' | 'percent' | 'mass'; step: number }[] =
+  [
+    { held: 'ratio', says: 'to lye', kind: 'ratio', step: 0.1 },
+    { held: 'strength', says: 'strength', kind: 'percent', step: 0.01 },
+    { held: 'shareOfOils', says: 'of oils', kind: 'percent', step: 0.01 },
+    { held: 'grams', says: 'by weight', kind: 'mass', step: 1 },
+  ]
 const discounting = ref(false)
 const lowest = 1
 const highest = 4
@@ -26,7 +28,8 @@ const ratio = computed(() =>
 )
 const valueOf = (held: WaterHeld) => {
   if (held === document.value.water.held) return document.value.water.value
-  const value = result.value.water[held]
+  const { water } = result.value
+  const value = held === 'grams' ? water.weighed : water[held]
   return value > 0 ? value : null
 }
 
@@ -39,6 +42,8 @@ function hold(held: WaterHeld) {
 }
 function turn(to: number) {
   const { held } = document.value.water
+  if (held === 'grams')
+    return change({ ...document.value, water: { held: 'ratio', value: to } }, 'water.value')
   const value = lye.value > 0 ? waysFrom(to, lye.value, result.value.oils)[held] : to
   if (held === 'ratio' || lye.value > 0) put(['water', 'value'], Number(value.toFixed(6)))
 }
@@ -46,11 +51,10 @@ const limits = {
   ratio: [0.1, 20],
   strength: [0.05, 0.9],
   shareOfOils: [0.01, 3],
+  grams: [1, 1_000_000],
 } as const
 const safe = computed(() => Math.min(highest, Math.max(lowest, ratio.value || lowest)))
-const spoken = computed(
-  () => `${say.value.ratio(ratioFrom('ratio', ratio.value, 1, 1))} water to lye`,
-)
+const spoken = computed(() => `${say.value.ratio(ratio.value)} water to lye`)
 defineExpose({
   focus: () =>
     globalThis.document.querySelector<HTMLInputElement>('[data-water] [data-held] input')?.focus(),
@@ -79,7 +83,7 @@ defineExpose({
     <div class="mb-1.5 flex justify-between text-xs text-ink-3">
       <span>quick, hot, dry</span><span>slow, cool, wet</span>
     </div>
-    <div class="grid grid-cols-3 gap-1.5">
+    <div class="grid grid-cols-2 gap-1.5 sm:grid-cols-4">
       <div
         v-for="way in ways"
         :key="way.held"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
 import type { OwnMaterial } from '#contracts/material'
-import { idFrom } from '#core/formula/typedLine'
+import { idFrom } from '#core/words/reading'
 import { ownPrefix } from '#core/materials/own'
 
 /** Own values for a material of the library, or a material of one's own. */

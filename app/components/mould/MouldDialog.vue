@@ -179,7 +179,7 @@ async function done() {
               : 'text-ink-2'
         "
       >
-        {{ remark?.says ?? stuffOf[draft.material].mind }}
+        {{ say.inUnits(remark?.says ?? stuffOf[draft.material].mind) }}
       </p>
       <label class="grid gap-1 font-semibold">
         Note

@@ -2,7 +2,6 @@
 import type { Fault } from '#contracts/faults'
 import type { StreamedReading } from '#contracts/device'
 import { cureRulesOf } from '#core/rack/cure'
-import { fahrenheit } from '#core/units/measures'
 
 /** The drying room and its rules: what it is like, who says so, how often bars are turned, how long they cure, where they stand. */
 const open = defineModel<boolean>({ required: true })
@@ -43,7 +42,7 @@ const typing = ref('')
 async function keepTyped() {
   if (typed.celsius === null || typed.humidity === null) return
   try {
-    const celsius = say.value.system === 'metric' ? typed.celsius : ((typed.celsius - 32) * 5) / 9
+    const celsius = say.value.celsiusOf(typed.celsius)
     await room.keep({ celsius, humidity: typed.humidity })
     await workshop.load()
     Object.assign(typed, { celsius: null, humidity: null })
@@ -56,8 +55,7 @@ async function keepTyped() {
 const { damp } = storeToRefs(room)
 const option = computed(() => {
   const { days } = room.room
-  const warm = (celsius: number) =>
-    Number((say.value.system === 'metric' ? celsius : fahrenheit(celsius)).toFixed(1))
+  const warm = (celsius: number) => Number(say.value.degreesOf(celsius).toFixed(1))
   const text = { color: '#4c595b' }
   return {
     grid: { left: 40, right: 40, top: 24, bottom: 22 },
@@ -79,7 +77,7 @@ const option = computed(() => {
       },
       {
         type: 'value',
-        name: say.value.system === 'metric' ? '°C' : '°F',
+        name: `°${say.value.degrees}`,
         scale: true,
         nameTextStyle: text,
         axisLabel: text,
@@ -181,7 +179,7 @@ async function done() {
             v-model="typed.celsius"
             says="Typed: warmth"
             label="Warmth of the room"
-            :unit="say.system === 'metric' ? '°C' : '°F'"
+            :unit="`°${say.degrees}`"
             :decimals="1"
           />
           <LabelledNumber

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { gramsPer } from '#core/units/measures'
-import { readAmount, readNumber } from '#core/units/readAmount'
+import { readNumber } from '#core/units/readNumber'
+import { amountOf, amountsIn } from '#core/words/amount'
+import { tokensOf } from '#core/words/tokens'
 
 /**
  * The one way to enter a number. It speaks the workshop's units, takes either decimal mark and amounts such as
@@ -56,7 +58,7 @@ const shown = (value: number | null) =>
 
 /** NaN when what is typed is no number. */
 function read(typed: string): number {
-  const amount = readAmount(typed)?.amount
+  const amount = amountOf(amountsIn(tokensOf(typed), 'us'))?.amount.amount
   if (props.kind === 'mass' && amount?.kind === 'grams') return amount.grams
   const bare = typed.replace(/\s*(%|g|oz|:\s*1|days?|bars?)\s*$/i, '')
   return Number((readNumber(bare) * factor.value).toPrecision(12))

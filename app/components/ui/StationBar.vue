@@ -77,7 +77,7 @@ useShortcuts({
         <Settings2 :size="16" aria-hidden="true" />
         <span class="sr-only">Workshop settings, now</span>
         <span class="max-[430px]:sr-only">{{
-          workshop.settings.units === 'metric' ? 'g · °C' : 'oz · °F'
+          `${workshop.say.massUnit} · °${workshop.say.degrees}`
         }}</span>
       </button>
       <button

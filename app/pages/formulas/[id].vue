@@ -11,7 +11,7 @@ const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
 const editor = provideFormulaEditor(id)
-const { document, result, remarks, face, loaded, problem } = editor
+const { document, result, remarks, open, question, face, loaded, problem } = editor
 const formulas = useFormulas()
 const toasts = useToasts()
 const { say, settings } = storeToRefs(useWorkshop())
@@ -92,7 +92,7 @@ function divide() {
   editor.change({
     ...document.value,
     parts: [pot('pale'), pot('dark')],
-    method: { ...method, pattern: method.pattern === 'plain' ? 'layers' : method.pattern },
+    method: { ...method, patterns: method.patterns.length ? method.patterns : ['layers'] },
   })
 }
 const entries = computed(() => [
@@ -156,7 +156,9 @@ const entries = computed(() => [
       </label>
       <SizeField />
       <AppMenu label="More for this formula" :entries="entries" />
-      <AppButton kind="main" @click="making = true">Make a batch</AppButton>
+      <AppButton kind="main" :disabled="!!question" @click="making = true">{{
+        question ? 'Make a batch: a word is open' : 'Make a batch'
+      }}</AppButton>
     </div>
     <div
       class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:h-[504px]"
@@ -173,13 +175,27 @@ const entries = computed(() => [
         <KeyNumbers v-model:why="why" />
         <WaterDial ref="water" />
         <SuperfatLine v-model:why="why" />
-        <RemarkList :remarks="remarks" @fix="fix">
-          {{
-            document.fats.length
-              ? 'Nothing speaks against this formula.'
-              : 'Remarks appear here as the formula grows.'
-          }}
+        <RemarkList v-if="!open.length" :remarks="remarks" @fix="fix">
+          <template v-if="question">A word is open: “{{ question }}”.</template>
+          <template v-else>Nothing speaks against this formula.</template>
         </RemarkList>
+        <ul v-else class="border-t border-line-2" aria-label="Still open" aria-live="polite">
+          <li
+            v-for="item in open"
+            :key="item.says"
+            class="flex justify-between gap-3 px-4 py-2 text-ink-2"
+          >
+            {{ item.says }}
+            <button
+              v-if="item.fix"
+              type="button"
+              class="link shrink-0"
+              @click="editor.apply(item.fix.patch)"
+            >
+              {{ item.fix.label }}
+            </button>
+          </li>
+        </ul>
       </div>
     </div>
     <CharacterStrip />
@@ -197,7 +213,7 @@ const entries = computed(() => [
       </label>
     </div>
     <div
-      v-if="document.parts.length || document.method.pattern !== 'plain'"
+      v-if="document.parts.length || document.method.patterns.length"
       class="sheet mt-3.5 grid lg:grid-cols-[3fr_2fr]"
     >
       <LazyPartLines

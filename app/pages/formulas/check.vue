@@ -1,37 +1,28 @@
 <script setup lang="ts">
-import { CircleCheck, CircleHelp, CircleDashed, OctagonX } from '@lucide/vue'
-import { judgeRecipe } from '#core/recipe/judge'
-import { readRecipe, type RecipeLine } from '#core/recipe/read'
-import { useSessionStorage } from '@vueuse/core'
+import { CircleCheck, CircleDashed, CircleHelp, OctagonX } from '@lucide/vue'
 
-const { library } = storeToRefs(useMaterials())
-const formulas = useFormulas()
-const toasts = useToasts()
+/** Somebody's recipe, as they wrote it: what each line is, what is asked, and what soap it really is. */
+const check = useRecipeCheck()
+const { pieces, lines, report, ownFat } = check
 const router = useRouter()
+const formulas = useFormulas()
 const { say } = storeToRefs(useWorkshop())
 useHead({ title: 'Check a recipe · Mantle' })
 onMounted(() => void formulas.load())
 
-const text = useSessionStorage('mantle-recipe', '')
 const example =
-  '500 g olive oil\n200 g coconut oil\n100 g NaOH\n230 ml water\n20 g lavender essential oil'
-const lines = computed(() => readRecipe(text.value, library.value))
-const report = computed(() => judgeRecipe(lines.value, library.value, say.value))
-const kinds: Record<RecipeLine['kind'], string> = {
-  fat: 'fat',
-  liquid: 'liquid',
-  additive: 'extra',
-  naoh: 'lye, taken as pure',
-  koh: 'potash, taken as 90 % pure',
-  lye: 'lye, taken as sodium hydroxide',
-  water: '',
-  superfat: 'what it claims',
-  scent: 'scent',
-  unknown: 'not understood',
+  'Galley soap, fills a shoebox\n400 g olive oil\n200g coconut\nlard 80\n20 g rice bran wax\n300 g lye solution\n60 g vinegar\nrose clay 1 tsp per lb\ntea tree eo 3%\nblend till it’s like custard'
+const draft = ref('')
+const more = ref('')
+function paste() {
+  if (!draft.value.trim()) return
+  check.paste(draft.value)
+  draft.value = ''
 }
-const amountOf = (line: RecipeLine) => {
-  if (line.grams !== null) return `${line.estimated ? '≈ ' : ''}${say.value.mass(line.grams)}`
-  return line.share !== null ? say.value.percent(line.share, 2) : '–'
+function addMore() {
+  if (!more.value.trim()) return
+  check.add(more.value)
+  more.value = ''
 }
 const looks = {
   stop: { icon: OctagonX, colour: 'text-stop' },
@@ -39,20 +30,49 @@ const looks = {
   good: { icon: CircleCheck, colour: 'text-ok' },
   open: { icon: CircleDashed, colour: 'text-ink-2' },
 }
-const takeable = computed(() => report.value.document.fats.length > 0)
-
-async function takeOver() {
-  try {
-    const id = await formulas.create({
-      ...report.value.document,
-      name: formulas.freeName('Recipe taken over'),
-      notes: `Taken over from:\n${text.value}`.slice(0, 20_000),
-    })
-    await router.push(`/formulas/${id}`)
-  } catch (error) {
-    toasts.show(sentenceOf(error), { bad: true })
-  }
+const open = computed(() => report.value.open)
+/** Number of each open line's first answer. */
+const firsts = computed(() => {
+  let next = 1
+  return lines.value.map((line) => {
+    const from = next
+    if (line.doubtful) next += line.options.length
+    return from
+  })
+})
+function answer(number: number) {
+  const at = lines.value.findIndex(
+    (line, index) =>
+      line.doubtful &&
+      number >= firsts.value[index]! &&
+      number < firsts.value[index]! + line.options.length,
+  )
+  if (at >= 0) check.take(lines.value[at]!, number - firsts.value[at]!)
 }
+useShortcuts(
+  Object.fromEntries(
+    Array.from({ length: 9 }, (_, index) => [String(index + 1), () => answer(index + 1)]),
+  ),
+)
+const marks = computed(() => {
+  if (report.value.superfat !== null) return [report.value.superfat]
+  const known = report.value.outcomes.flatMap(({ superfat }) =>
+    superfat === null ? [] : [superfat],
+  )
+  return known.length <= 12 ? known : []
+})
+const takeable = computed(() => !open.value.length && report.value.document.fats.length > 0)
+const askOpen = computed({
+  get: () => ownFat.value !== null,
+  set: (now) => {
+    if (!now) ownFat.value = null
+  },
+})
+async function takeOver() {
+  const id = await check.takeOver()
+  if (id) await router.push(`/formulas/${id}`)
+}
+const understood = computed(() => lines.value.length - open.value.length)
 </script>
 
 <template>
@@ -61,91 +81,122 @@ async function takeOver() {
       <div class="mr-auto">
         <h1>Check a recipe</h1>
         <p class="text-ink-2">
-          Somebody's fats, lye and water, as they wrote them. See what it really is before you make
-          it.
+          Somebody’s words on the left, what Mantle takes them for on the right.
         </p>
       </div>
       <AppButton to="/formulas">All formulas</AppButton>
-      <AppButton kind="main" :disabled="!takeable" @click="takeOver"
-        >Take it over as a formula</AppButton
-      >
+      <AppButton kind="main" :disabled="!takeable" @click="takeOver">{{
+        open.length
+          ? `Take it over: ${open.length} ${open.length === 1 ? 'line' : 'lines'} open`
+          : 'Take it over as a formula'
+      }}</AppButton>
     </div>
-    <div class="grid gap-3.5 lg:grid-cols-[2fr_3fr_3fr]">
-      <section class="sheet flex flex-col px-4 py-3">
-        <label class="flex flex-1 flex-col gap-2">
-          <h2>The recipe</h2>
-          <textarea
-            v-model="text"
-            class="field min-h-64 flex-1 text-[15px]"
-            maxlength="5000"
-            placeholder="500g olive oil, 65 g NaOH, 150 ml water"
-            aria-label="The recipe as written"
-          />
-        </label>
-        <button v-if="!text" type="button" class="link mt-2 self-start" @click="text = example">
-          Show me with an example
-        </button>
-      </section>
-      <section class="sheet overflow-x-auto px-4 py-3" aria-label="What was understood">
-        <h2 class="mb-1">What was understood</h2>
-        <p v-if="!lines.length" class="text-ink-2">
-          One thing to a line, or with commas: amount, unit, name.
-        </p>
-        <table v-else class="w-full">
-          <thead class="sr-only">
-            <tr>
-              <th>As written</th>
-              <th>Taken as</th>
-              <th>Weight</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr
-              v-for="(line, index) in lines"
-              :key="index"
-              class="border-t border-line-2 align-top first:border-t-0"
+    <section v-if="!pieces.length" class="sheet max-w-2xl px-4 py-3">
+      <label class="grid gap-2">
+        <h2>The recipe, as they wrote it</h2>
+        <textarea
+          v-model="draft"
+          class="field typed min-h-64 text-[16px]"
+          maxlength="5000"
+          placeholder="500g olive oil, 65 g NaOH, 150 ml water"
+          aria-label="The recipe as written"
+        />
+      </label>
+      <div class="mt-3 flex items-center gap-4">
+        <AppButton :disabled="!draft.trim()" @click="paste">Read it</AppButton>
+        <button type="button" class="link" @click="draft = example">Show me with an example</button>
+      </div>
+    </section>
+    <div v-else class="grid items-start gap-4 lg:grid-cols-[minmax(0,840fr)_minmax(0,376fr)]">
+      <section class="sheet overflow-hidden" aria-label="What was understood">
+        <div class="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] font-semibold text-ink-2">
+          <p class="bg-chalk/70 px-4 py-2.5">
+            Their words
+            <button type="button" class="link ml-1" @click="check.clear()">Paste another</button>
+          </p>
+          <p class="flex justify-between border-l border-line px-4 py-2.5">
+            What was understood
+            <span class="font-normal"
+              >{{ understood }} of {{ lines.length }} lines<template v-if="open.length"
+                >, {{ open.length }} asked</template
+              ></span
             >
-              <td class="py-1.5 pr-3 text-ink-2">{{ line.text }}</td>
-              <td class="py-1.5 pr-3">
-                <template v-if="line.says"
-                  ><b class="text-warn">{{ line.says }}</b></template
-                >
-                <template v-else
-                  >{{ line.name }}
-                  <small class="text-ink-2">{{ kinds[line.kind] }}</small></template
-                >
-              </td>
-              <td class="figure py-1.5 text-right whitespace-nowrap">{{ amountOf(line) }}</td>
-            </tr>
-          </tbody>
-        </table>
+          </p>
+        </div>
+        <ol>
+          <RecipeLineRow
+            v-for="(line, index) in lines"
+            :key="`${index} ${line.text}`"
+            :line="line"
+            :from="firsts[index]!"
+            :question="`question ${open.indexOf(index) + 1} of ${open.length}`"
+            :answered="check.isAnswered(line)"
+            @edit="check.edit(index, $event)"
+            @take="check.take(line, $event)"
+            @reopen="check.reopen(line)"
+          />
+        </ol>
+        <div class="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] border-t border-line">
+          <form class="bg-chalk/70 px-3 py-1.5" @submit.prevent="addMore">
+            <input
+              v-model="more"
+              class="typed w-full rounded-sm border border-dashed border-line-3 bg-transparent px-2 py-1 text-[16px] focus:bg-white"
+              placeholder="one more line"
+              aria-label="One more line"
+              maxlength="300"
+            />
+          </form>
+          <p class="figure border-l border-line px-4 py-2.5 text-ink-2">
+            Fats {{ say.mass(report.oils)
+            }}<template v-if="!open.length && report.result.water.content > 0"
+              >, water in it all {{ say.mass(report.result.water.content) }}</template
+            >
+          </p>
+        </div>
+        <PotOnSide v-if="takeable" :result="report.result" class="border-t border-line" />
       </section>
-      <section class="sheet" aria-label="What it is" aria-live="polite">
-        <div class="grid grid-cols-2">
-          <div class="border-r border-b border-line-2 px-4 py-2.5">
-            <div class="text-sm text-ink-2">Superfat it really has</div>
+      <section class="sheet px-5 py-4" aria-label="What it is" aria-live="polite">
+        <h2>What it really is</h2>
+        <template v-if="open.length">
+          <p class="mt-1 text-key font-bold">Not said yet</p>
+        </template>
+        <div v-else class="mt-1 grid grid-cols-2 gap-3">
+          <div>
             <output
               data-testid="superfat"
               class="figure block text-key font-[650]"
               :class="report.superfat !== null && report.superfat < 0 ? 'text-stop' : ''"
               >{{ report.superfat === null ? '–' : say.percent(report.superfat) }}</output
             >
+            <span class="text-ink-2"
+              >superfat<template v-if="report.superfatRange"
+                >, {{ say.percent(report.superfatRange[0]) }} to
+                {{ say.percent(report.superfatRange[1]) }}</template
+              ></span
+            >
           </div>
-          <div class="border-b border-line-2 px-4 py-2.5">
-            <div class="text-sm text-ink-2">Lye strength</div>
+          <div>
             <output class="figure block text-key font-[650]">{{
-              report.strength === null ? '–' : say.percent(report.strength)
+              report.ratio === null ? '–' : say.ratio(report.ratio)
             }}</output>
-            <div v-if="report.ratio !== null" class="figure text-sm text-ink-2">
-              {{ say.ratio(report.ratio) }} water to lye
-            </div>
+            <span class="text-ink-2"
+              >water to lye<template v-if="report.strength !== null"
+                >, {{ say.percent(report.strength) }} strong</template
+              ></span
+            >
           </div>
         </div>
+        <SuperfatRail
+          v-if="marks.length || report.superfatRange"
+          class="my-3"
+          :marks="marks"
+          :span="report.superfatRange"
+        />
         <ul>
           <li
             v-for="verdict in report.verdicts"
             :key="verdict.says"
-            class="grid grid-cols-[20px_1fr] gap-x-2 border-t border-line-2 px-4 py-2.5 first:border-t-0"
+            class="grid grid-cols-[20px_1fr] gap-x-2 border-t border-line-2 py-2.5"
           >
             <component
               :is="looks[verdict.tone].icon"
@@ -160,11 +211,24 @@ async function takeOver() {
             </div>
           </li>
         </ul>
-        <p class="border-t border-line-2 px-4 py-2.5 text-sm text-ink-2">
-          Lye is taken as pure; less pure flakes only raise the superfat. Millilitres of water count
-          as grams.
+        <p class="border-t border-line-2 pt-2.5 text-sm text-ink-2">
+          Lye is taken as pure unless it says otherwise; less pure flakes only raise the superfat.
+          Temperatures and how long to blend are asked by the formula.
         </p>
       </section>
     </div>
+    <LazyAskDialog
+      v-if="askOpen"
+      v-model="askOpen"
+      :title="`${ownFat!.name}, a fat of your own`"
+      label="Saponification value, mg KOH per g"
+      text="It stands in the certificate or the safety sheet of the fat. It is kept among your materials."
+      hint="Between 20 and 400. A figure like 0.135 is g NaOH per g: multiply it by 1402.8."
+      :min="20"
+      :max="400"
+      :value="null"
+      confirm="Keep it"
+      @number="check.keepFat"
+    />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { patternOf } from '#core/formula/method'
 import type { Batch, BatchSummary } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaVersion, VersionSummary } from '#contracts/version'
@@ -134,7 +135,7 @@ const facts = computed((): Fact[] => {
       (side) =>
         `${say.value.temperature(document(side).method.lyeC)}, ${say.value.temperature(document(side).method.oilsC)}`,
     ),
-    pair('Pour', (side) => document(side).method.pattern.replace(/-/g, ' ')),
+    pair('Pour', (side) => patternOf(document(side)).replace(/-/g, ' ')),
   ]
 })
 const figure = (grams: number | null) => (grams === null ? '–' : say.value.massFigure(grams))
@@ -178,7 +179,7 @@ function difference([a, b]: [number | null, number | null]) {
         <div v-if="documents[side]" class="mt-3 flex flex-wrap items-end gap-4">
           <BarFace :face="faceOf(documents[side]!, library)" :width="92" :height="60" />
           <LoafPicture
-            v-if="documents[side]!.parts.length || documents[side]!.method.pattern !== 'plain'"
+            v-if="documents[side]!.parts.length || patternOf(documents[side]!) !== 'plain'"
             :document="documents[side]!"
           />
         </div>

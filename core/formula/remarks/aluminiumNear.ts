@@ -10,7 +10,7 @@ export const aluminiumNear: Rule = ({ document }) => {
   return {
     id: 'aluminium-near',
     severity: 'stop',
-    mayOverrule: true,
+    overridable: true,
     says: `“${found[0]}” is named: lye and fresh soap must never meet it.`,
     because:
       'Lye eats aluminium, zinc and tin and sets free hydrogen, which burns. Use stainless steel, PP, HDPE, silicone or lined wood.',

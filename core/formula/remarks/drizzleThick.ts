@@ -1,8 +1,9 @@
+import { patternOf } from '../method'
 import type { Rule } from './rule'
 
 /** A drizzle of so much batter that it is no drizzle. */
 export const drizzleThick: Rule = ({ document, say }) => {
-  if (document.method.pattern !== 'drizzle' || document.parts.length < 2) return null
+  if (patternOf(document) !== 'drizzle' || document.parts.length < 2) return null
   const smallest = document.parts.reduce((a, b) => ((b.share ?? 0) < (a.share ?? 0) ? b : a))
   const share = smallest.share ?? 0
   if (share <= 0.15 + 1e-9) return null

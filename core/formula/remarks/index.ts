@@ -18,6 +18,7 @@ import { healingClaim } from './healingClaim'
 import { lactateHot } from './lactateHot'
 import { lacticStrength } from './lacticStrength'
 import { lauricHeavy } from './lauricHeavy'
+import { lauricHot } from './lauricHot'
 import { layersTooSlow } from './layersTooSlow'
 import { lyeJugBelowFloor } from './lyeJugBelowFloor'
 import { lyeStatedWeak } from './lyeStatedWeak'
@@ -39,7 +40,6 @@ import { scentAboveMaximum } from './scentAboveMaximum'
 import { scentHeavy } from './scentHeavy'
 import { scentUntested } from './scentUntested'
 import { scentWantsWater } from './scentWantsWater'
-import { sharesNotWhole } from './sharesNotWhole'
 import { softAtCut } from './softAtCut'
 import { solutionCold } from './solutionCold'
 import { solutionTooWatery } from './solutionTooWatery'
@@ -53,6 +53,7 @@ import { waterBelowFloor } from './waterBelowFloor'
 import { waterNarrow } from './waterNarrow'
 import { waterWide } from './waterWide'
 import { waxHeavy } from './waxHeavy'
+import { stillOpen } from '../draft'
 import { noLimits, type Limits, type Rule } from './rule'
 
 /** Every judgement Mantle makes of a formula. */
@@ -62,7 +63,6 @@ export const rules: Rule[] = [
   lyeJugBelowFloor,
   solutionTooWatery,
   partTooDry,
-  sharesNotWhole,
   scentAboveMaximum,
   aluminiumNear,
   superfatThinForSkin,
@@ -70,6 +70,7 @@ export const rules: Rule[] = [
   superfatHigh,
   lyeStatedWeak,
   lauricHeavy,
+  lauricHot,
   milkInHotLye,
   milkTooWarm,
   milkGelForced,
@@ -112,7 +113,7 @@ export const rules: Rule[] = [
 
 const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }
 
-/** All remarks on a formula, the gravest first. */
+/** All remarks on a formula, the gravest first; none while it is a draft, of which nobody can say anything yet. */
 export function remarksOn(
   document: FormulaDocument,
   result: FormulaResult,
@@ -120,6 +121,7 @@ export function remarksOn(
   say: Speaker = speaker(),
   limits: Limits = noLimits,
 ): Remark[] {
+  if (stillOpen(document, library, say).length) return []
   return rules
     .flatMap((rule) => rule({ document, result, library, say, limits }) ?? [])
     .sort((a, b) => weight[a.severity] - weight[b.severity])

@@ -1,3 +1,4 @@
+import { patternOf } from '../method'
 import { pours } from '../../bench/patterns'
 import { reasonsOf, workingTime } from '../../bench/workingTime'
 import type { Rule } from './rule'
@@ -6,7 +7,7 @@ import { ratioForTime, waterPatch } from './waterValue'
 /** A pour that lives on batter that sets, in a formula that stays fluid for long. */
 export const layersTooSlow: Rule = (subject) => {
   const { document, result, library, say } = subject
-  const pour = pours[document.method.pattern]
+  const pour = pours[patternOf(document)]
   if (pour.lives !== 'setting' || result.oils <= 0) return null
   const time = workingTime(document, result, library)
   const longest = pour.minutes * 1.6

@@ -2,7 +2,7 @@ import { milkWay, scorchingLiquids } from '../../water/milk'
 import type { Rule } from './rule'
 
 /** Milk poured into lye that is still dissolving: neither frozen nor after cooling. */
-export const milkInHotLye: Rule = ({ document, library }) => {
+export const milkInHotLye: Rule = ({ document, library, say }) => {
   const poured = scorchingLiquids(document, library).filter(
     ({ line }) => line.moment === 'lye' && line.way === 'poured',
   )
@@ -13,8 +13,7 @@ export const milkInHotLye: Rule = ({ document, library }) => {
     id: 'milk-in-hot-lye',
     severity: 'think',
     says: `${first.liquid.name} poured into fresh lye boils up and turns brown.`,
-    because:
-      'Dissolving lye climbs to 80 °C and more. As ice it takes that heat up; in the cooled lye or in the oils it never meets it.',
+    because: `Dissolving lye climbs to ${say.temperature(80)} and more. As ice it takes that heat up; in the cooled lye or in the oils it never meets it.`,
     fix: {
       label: 'Freeze it, sprinkle the lye on it',
       patch: [

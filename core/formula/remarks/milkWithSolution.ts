@@ -9,7 +9,7 @@ export const milkWithSolution: Rule = ({ document, library, say }) => {
   return {
     id: 'milk-with-solution',
     severity: 'know',
-    says: `The ${say.percent(solutionStrength)} lye warms by up to 30 °C when ${milk.liquid.name.toLowerCase()} dilutes it.`,
+    says: `The ${say.percent(solutionStrength)} lye warms by up to ${say.degreesApart(30)} when ${milk.liquid.name.toLowerCase()} dilutes it.`,
     because:
       'Strong lye gives off heat a second time when it is thinned to about 2 : 1. Begin with both cold and add the milk bit by bit.',
   }

@@ -8,7 +8,7 @@ export const mixedHot: Rule = ({ document, result, say }) => {
     id: 'mixed-hot',
     severity: 'think',
     says: `At ${say.temperature(Math.max(lyeC, oilsC))} the batter races, steams and may splash when they meet.`,
-    because: 'Every 10 °C about halves the time to work. Most makers mix at 30 to 45 °C.',
+    because: `Every ${say.degreesApart(10)} about halves the time to work. Most makers mix between ${say.temperature(30)} and ${say.temperature(45)}.`,
     fix: {
       label: `Both at ${say.temperature(45)} at most`,
       patch: [

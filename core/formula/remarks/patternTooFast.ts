@@ -1,3 +1,4 @@
+import { patternOf } from '../method'
 import { pours } from '../../bench/patterns'
 import { reasonsOf, workingTime } from '../../bench/workingTime'
 import type { Rule } from './rule'
@@ -6,7 +7,7 @@ import { ratioForTime, waterPatch } from './waterValue'
 /** A pour that wants fluid batter for longer than this formula stays so. */
 export const patternTooFast: Rule = (subject) => {
   const { document, result, library, say } = subject
-  const pour = pours[document.method.pattern]
+  const pour = pours[patternOf(document)]
   if (pour.lives !== 'fluid' || result.oils <= 0) return null
   const time = workingTime(document, result, library)
   if (time.minutes >= pour.minutes) return null

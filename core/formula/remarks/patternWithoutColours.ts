@@ -1,9 +1,10 @@
+import { patternOf } from '../method'
 import { pours } from '../../bench/patterns'
 import type { Rule } from './rule'
 
 /** A pour that shows nothing in a batter of one colour. */
 export const patternWithoutColours: Rule = ({ document }) => {
-  const pour = pours[document.method.pattern]
+  const pour = pours[patternOf(document)]
   if (!pour.needsColours || document.parts.length > 1 || document.fats.length === 0) return null
   const pot = (name: string) => ({ name, share: 0.5, scent: true, additives: [] })
   return {

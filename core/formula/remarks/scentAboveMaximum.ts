@@ -22,7 +22,7 @@ export const scentAboveMaximum: Rule = ({ document, result, say }) => {
   return {
     id: 'scent-above-maximum',
     severity: 'stop',
-    mayOverrule: true,
+    overridable: true,
     says: `${names} will be ${say.percent(share, 2)} of the dried bar; ${capped.length > 1 ? 'for this blend their suppliers allow' : 'its supplier allows'} ${say.percent(allowed, 2)}.`,
     because: `The maximum is for the finished bar. Dried for long it may weigh as little as ${say.amount(result.longDried)} in all, and no loss of scent is assumed.${capped.length > 1 ? ' Restricted constituents may be the same in both, so their shares of the maximum add up.' : ''}`,
     fix: {

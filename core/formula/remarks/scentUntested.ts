@@ -1,10 +1,11 @@
+import { patternOf } from '../method'
 import { pours } from '../../bench/patterns'
 import { workingTime } from '../../bench/workingTime'
 import type { Rule } from './rule'
 
 /** A pour that needs time, with a scent nobody here can tell the pace of. */
 export const scentUntested: Rule = ({ document, result, library }) => {
-  const pour = pours[document.method.pattern]
+  const pour = pours[patternOf(document)]
   const { unknownScents } = workingTime(document, result, library)
   if (pour.lives !== 'fluid' || !unknownScents.length) return null
   return {

@@ -1,3 +1,4 @@
+import { patternOf } from '../method'
 import { scentBehaviour } from '../../scent/behaviour'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
@@ -10,7 +11,7 @@ export const scentWantsWater: Rule = (subject) => {
   )
   const { ratio } = result.water
   if (!hasty || ratio <= 0 || ratio >= 2 - 1e-9 || result.parts.length) return null
-  if (document.method.pattern === 'layers') return null
+  if (patternOf(document) === 'layers') return null
   return {
     id: 'scent-wants-water',
     severity: 'think',

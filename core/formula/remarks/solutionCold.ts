@@ -9,8 +9,7 @@ export const solutionCold: Rule = ({ document, say }) => {
     id: 'solution-cold',
     severity: 'think',
     says: `${say.percent(solutionStrength)} lye at ${say.temperature(document.method.lyeC)} crystallises.`,
-    because:
-      'A 50 % solution sets out crystals below about 12 °C; what is left is weaker than it says.',
+    because: `A 50 % solution sets out crystals below about ${say.temperature(12)}; what is left is weaker than it says.`,
     fix: {
       label: `Lye at ${say.temperature(20)}`,
       patch: [{ path: ['method', 'lyeC'], value: 20 }],

@@ -11,8 +11,7 @@ export const vesselsApart: Rule = ({ document, result, library, say }) => {
     id: 'vessels-apart',
     severity: 'know',
     says: `Lye at ${say.temperature(lyeC)} and oils at ${say.temperature(oilsC)} are far apart.`,
-    because:
-      'The colder one sets what the warmer one keeps liquid. Makers let the two come within about 5 °C (10 °F) of each other.',
+    because: `The colder one sets what the warmer one keeps liquid. Makers let the two come within about ${say.degreesApart(5)} of each other.`,
     fix: {
       label: `Both at ${say.temperature(middle)}`,
       patch: [

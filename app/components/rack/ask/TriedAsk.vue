@@ -33,6 +33,7 @@ watchEffect(
       again: again.value,
     }),
 )
+const { say } = storeToRefs(useWorkshop())
 </script>
 
 <template>
@@ -48,7 +49,7 @@ watchEffect(
   </fieldset>
   <div class="bg-ground px-3 py-2" role="status">
     <p class="font-semibold">{{ advice.says }}</p>
-    <p>{{ advice.so }}</p>
+    <p>{{ say.inUnits(advice.so) }}</p>
   </div>
   <fieldset v-if="advice.again" class="flex flex-wrap gap-5">
     <legend class="sr-only">What is done</legend>

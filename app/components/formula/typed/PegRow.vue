@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import type { Reading } from '#core/words/reading'
+
+/** The typed words on pegs that name what each was taken for. Hangs under the input, letter under letter. */
+const { reading } = defineProps<{ reading: Reading }>()
+const { library } = storeToRefs(useMaterials())
+
+/** The text cut at its pegs. */
+const pieces = computed(() => {
+  const { text, pegs } = reading
+  const list: { text: string; peg: (typeof pegs)[number] | null }[] = []
+  let at = 0
+  for (const peg of pegs) {
+    if (peg.start < at) continue
+    if (peg.start > at) list.push({ text: text.slice(at, peg.start), peg: null })
+    list.push({ text: text.slice(peg.start, peg.end), peg })
+    at = peg.end
+  }
+  return list
+})
+</script>
+
+<template>
+  <div class="typed relative h-6 overflow-x-clip whitespace-pre px-3" aria-hidden="true">
+    <span
+      v-for="(piece, index) in pieces"
+      :key="index"
+      class="relative inline-block h-1.5 align-top text-transparent select-none"
+      :class="piece.peg ? 'border-x-2 border-b-2' : ''"
+      :style="
+        piece.peg
+          ? {
+              borderColor: pegColour(piece.peg, reading, library),
+              borderStyle: isLoose(piece.peg) ? 'dashed' : 'solid',
+              marginInline: '-2px',
+            }
+          : undefined
+      "
+      ><span class="inline-block h-0 overflow-hidden">{{ piece.text }}</span
+      ><span
+        v-if="piece.peg"
+        class="absolute top-1.5 left-1/2 -translate-x-1/2 text-xs not-italic"
+        :class="isLoose(piece.peg) ? 'font-bold text-warn' : 'text-ink-2'"
+        >{{ piece.peg.says }}</span
+      ></span
+    >
+  </div>
+</template>

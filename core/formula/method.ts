@@ -1,0 +1,10 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { Pattern } from '#contracts/words'
+
+/** How the batter is poured: the first of its patterns, which decides the batter it wants; plain where none is named. */
+export const patternOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern =>
+  method.patterns[0] ?? 'plain'
+
+/** Whether a blender brings it together; by hand it takes longer. */
+export const byBlender = ({ method }: Pick<FormulaDocument, 'method'>): boolean =>
+  method.tool === 'blender'
