@@ -129,7 +129,9 @@ async function start() {
 </script>
 
 <template>
+  <EmptyShelf v-if="isEmpty" @start="start" />
   <div
+    v-else
     class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[470px_minmax(0,1fr)]"
   >
     <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
@@ -186,21 +188,13 @@ async function start() {
           </p>
         </template>
       </section>
-      <GoalsCard v-if="!isEmpty" />
+      <GoalsCard />
     </div>
     <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
-      <EmptyState v-if="isEmpty" title="Welcome to your workshop">
-        Start with a formula: type <b>olive 70%</b>, <b>coconut 25%</b>, <b>castor 5%</b> and Mantle
-        works out lye and water. Or check a recipe that somebody gave you.
-        <template #actions>
-          <AppButton to="/formulas/check">Check a recipe</AppButton>
-          <AppButton kind="main" @click="start">Write the first formula</AppButton>
-        </template>
-      </EmptyState>
-      <section v-if="!isEmpty" class="sheet px-4 py-3">
+      <section class="sheet px-4 py-3">
         <AtAGlance :batches="batches.list" />
       </section>
-      <section v-if="!isEmpty" class="sheet px-4 py-3.5">
+      <section class="sheet px-4 py-3.5">
         <div class="mb-3 flex flex-wrap justify-between gap-2">
           <h2>Ready when</h2>
           <span class="text-sm text-ink-2"
@@ -216,7 +210,7 @@ async function start() {
           <LazyMonthsAhead :batches="drying" class="mt-1 h-[190px]" />
         </template>
       </section>
-      <div v-if="!isEmpty" class="grid gap-4 md:grid-cols-2">
+      <div class="grid gap-4 md:grid-cols-2">
         <section class="sheet self-start">
           <h2 class="px-4 py-3">Formulas you were at</h2>
           <ul>

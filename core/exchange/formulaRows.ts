@@ -1,5 +1,6 @@
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
-import { amountBases, amountUnits, type AmountBase, type AmountUnit } from '#contracts/words'
+import type { AmountBase, AmountUnit } from '#contracts/words'
+import { gramsOfBase } from '../units/measures'
 import { library as shipped, type Library, type Material } from '../materials/library'
 import { readName, wordsOf } from '../words/materialNames'
 import { idFrom } from '../words/reading'
@@ -34,7 +35,11 @@ export const formulaColumns = [
 ] as const
 
 /** "tsp/kg" is a teaspoon per kg of oils; files of version 1 call it "tsp/kg-oils". */
-const volumes = amountUnits.flatMap((unit) => [unit, ...amountBases.map((per) => `${unit}/${per}`)])
+const amountUnits: AmountUnit[] = ['tsp', 'tbsp', 'ml', 'drop', 'g', 'oz']
+const volumes = amountUnits.flatMap((unit) => [
+  unit,
+  ...Object.keys(gramsOfBase).map((per) => `${unit}/${per}`),
+])
 const units = ['% oils', '% batter', ...volumes, 'tsp/kg-oils']
 
 function measureCells(line: Measure): Row {

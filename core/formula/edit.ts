@@ -75,6 +75,12 @@ function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocume
   }
 }
 
+/** Water held by weight grows with the formula; proportions stay. */
+const scaleWater = (water: FormulaDocument['water'], factor: number): FormulaDocument['water'] =>
+  water.held === 'grams' && water.value !== null
+    ? { held: 'grams', value: tidy(water.value * factor) }
+    : water
+
 /** Multiplies the whole formula; shares and rates stay, weights scale. */
 export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
   const times = <T extends Measure>(line: T) => scaleMeasure(line, factor, tidy)
@@ -82,9 +88,16 @@ export function scaleFormula(document: FormulaDocument, factor: number): Formula
     ...document,
     size: scaleSize(document.size, factor),
     fats: document.fats.map(times),
+    water: scaleWater(document.water, factor),
+    liquids: document.liquids.map(times),
+    ...(document.iceGrams == null ? {} : { iceGrams: tidy(document.iceGrams * factor) }),
     additives: document.additives.map(times),
     scents: document.scents.map(times),
-    parts: document.parts.map((part) => ({ ...part, additives: part.additives.map(times) })),
+    parts: document.parts.map((part) => ({
+      ...part,
+      ...(part.water ? { water: scaleWater(part.water, factor) } : {}),
+      additives: part.additives.map(times),
+    })),
   }
 }
 

@@ -1,6 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult, Frozen, FrozenMaterial, Remark } from '#contracts/result'
-import { upgradedFormula } from '#contracts/upgrade'
 import type { Additive } from '../materials/additives'
 import type { Fat } from '../materials/fat'
 import type { Library, Material } from '../materials/library'
@@ -70,11 +69,10 @@ function filledUp(result: FormulaResult): FormulaResult {
   }
 }
 
-/** What a batch kept, as today's core reads it: its document in today's version, its figures untouched. */
+/** What a batch kept, as today's core reads it: its figures untouched. Its document is in today's version already. */
 export function thaw(kept: Frozen): Frozen {
   return {
     ...kept,
-    document: upgradedFormula(kept.document) as FormulaDocument,
     result: filledUp(kept.result),
     remarks: kept.remarks.map((remark) =>
       'mayOverrule' in remark ? { ...remark, overridable: true } : remark,

@@ -96,10 +96,11 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
       lines: [
         {
           id: 'water',
-          name: 'Water',
+          name: water.ice > 0 ? 'Water, without the ice' : 'Water',
           substance: 'water' as const,
-          grams: Math.max(0, water.weighed),
+          grams: Math.max(0, water.weighed - water.ice),
         },
+        { id: 'ice', name: 'Ice', substance: 'water' as const, grams: water.ice },
         ...liquids('lye'),
         ...additives('water'),
       ],

@@ -91,7 +91,7 @@ export function judgeRecipe(
       says: 'The fats are in per cent but the lye is in grams.',
       because: 'Without the weight of the fats nobody can tell whether the lye is right.',
     })
-  else if (!hasLye && fats.length)
+  else if (!hasLye && fats.length && !open.length)
     verdicts.push({
       tone: 'open',
       says: 'No lye found in it.',

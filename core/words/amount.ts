@@ -178,6 +178,30 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
         push({ kind: 'some', unit: 'tsp' }, 'number', next)
       else if (!vague && unit?.volume && token.text === 'a')
         push(volumeAmount(1, unit.volume, spoons), 'spoon', unit.next)
+      else if (vague) push({ kind: 'some', unit: 'tsp' }, 'number', next)
+      continue
+    }
+    // "1 tsp rose clay per kg of oils": the rate stands behind the name.
+    const behind = token.kind === 'number' ? null : baseAt(index)
+    const before = found.at(-1)
+    if (behind && before && !before.doubt) {
+      const { amount } = before
+      const unit =
+        amount.kind === 'grams'
+          ? { mass: amount.unit }
+          : amount.kind === 'volume'
+            ? { volume: amount.unit }
+            : null
+      if (unit) {
+        const value =
+          amount.kind === 'grams'
+            ? amount.grams / gramsPer[amount.unit]
+            : amount.kind === 'volume'
+              ? amount.value
+              : 0
+        before.amount = rateOf(value, unit, behind.grams)
+        push({ kind: 'other' }, 'rate', behind.next)
+      }
       continue
     }
     if (token.kind !== 'number') continue

@@ -16,7 +16,7 @@ export const wordsOf = (text: string): string[] =>
 /** Words that say nothing about what a substance is. */
 const fillers = new Set(
   `of the a an and or with in on at by my our your their some about approx approximately around roughly ca circa plus total
-  weight each fresh good quality nice cheap local store shop brand bought best new my grade grades food cosmetic soap soapmaking
+  weight each fresh good quality nice cheap local store shop brand bought best new my grade grades food cosmetic soapmaking
   use used using add added stir stirred mix mixed dissolve dissolved melt then trace optional organic bio pure natural naturally certified ethical fair trade sustainable rspo vegan vegetarian extra
   virgin raw refined unrefined deodorised deodorized bleached rbd cold pressed coldpressed expeller crude filtered unfiltered edible
   melted softened soft solid rendered homemade home light dark pale golden yellow white clear regular plain ordinary normal standard
@@ -44,6 +44,9 @@ const fitting: Partial<
     'powder powdered colour color colourant colorant pigment cosmetic water dispersible'.split(' '),
   ),
 }
+
+/** Groups whose things are powders anyway, so that the word says nothing. */
+const powders = new Set(['clay', 'colour', 'scrub', 'salt', 'acid', 'keeper'])
 
 /** Foods that are more than their oil: without a word for it, nobody knows which of them is meant. */
 const bareFoods = new Set(
@@ -108,7 +111,11 @@ function indexOf(library: Library): Index {
   ]
   for (const material of all) {
     const names = namesOf(material)
-    const own = new Set(names.flatMap(({ text, latin }) => (latin ? [] : wordsOf(text))))
+    const own = new Set(
+      [material.name, ...names.flatMap(({ text, latin }) => (latin ? [] : [text]))].flatMap(
+        wordsOf,
+      ),
+    )
     for (const name of names) {
       const words = wordsOf(name.text)
       add(words, material, name.rank, false)
@@ -124,7 +131,7 @@ function indexOf(library: Library): Index {
           words.at(-1) === 'oil' &&
           ['seed', 'kernel', 'nut'].includes(words.at(-2)!)
         )
-          add([...words.slice(0, -2), 'oil'], material, name.rank, true)
+          add([...words.slice(0, -2), 'oil'], material, 0, true)
       }
     }
     ownWords.set(material, own)
@@ -167,6 +174,7 @@ function fits(word: string, material: Material, own: Set<string>): boolean {
     return word === 'leaf' && material.id === 'lard'
   }
   if (material.kind === 'liquid') return hasWord('milk') && fitting.milk!.has(word)
+  if (/^powder/.test(word) && !powders.has(material.group)) return false
   if (material.tints) return fitting.colour!.has(word) || fitting.solid!.has(word)
   return fitting.solid!.has(word)
 }

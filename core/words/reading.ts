@@ -185,7 +185,9 @@ function lineOf(text: string, context: ReadingContext): Line {
   const names = tokens.filter(
     (token, index) =>
       !inAmount(index) &&
-      ((token.kind === 'word' && !(coconut && degrees.has(token.text))) ||
+      ((token.kind === 'word' &&
+        !(coconut && degrees.has(token.text)) &&
+        !(token.text === 'soap' && tokens[index - 1]?.text === 'for')) ||
         (token.kind === 'number' && (token.value === 76 || token.value === 92) && coconut)),
   )
   return {
@@ -501,17 +503,28 @@ function lye(line: Line): Reading | null {
   if (grams?.conflict)
     return asked(weight, 'Two amounts of lye stand in this line, and they are not the same.')
   if (dissolved) {
-    if (strength === null)
-      return asked(
-        weight,
-        'How strong is the solution? Its label says.',
-        usualStrengths.map((one) =>
-          optionOf(
-            { ...weight, solution: one, name: `Lye solution, ${one * 100} %` },
-            `${one * 100} %`,
-          ),
-        ),
+    if (strength === null) {
+      const marked = every(line).filter(
+        (place) => solutionWords.has(words[place]!) || waterWords.has(words[place]!),
       )
+      const said = every(line).filter((place) => !marked.includes(place))
+      const loose = plain(line, kind, lyeNames[kind], [
+        ...wordPegs(line, said, kind, 'lye'),
+        ...wordPegs(line, marked, 'left', 'how strong?'),
+      ])
+      const much = weight.amount?.kind === 'grams' ? weight.amount.grams : null
+      return asked(
+        { ...loose, amount: weight.amount },
+        'How strong is the solution? Its label says.',
+        usualStrengths.map((one) => ({
+          ...optionOf(
+            withAmount(line, { ...weight, solution: one, name: `Lye solution, ${one * 100} %` }),
+            much === null ? '' : `${Number((much * one).toFixed(1))} g of lye`,
+          ),
+          name: `${one * 100} %`,
+        })),
+      )
+    }
     if (strength < 0.1 || strength > 0.55)
       return asked(weight, 'A lye solution holds between 10 and 55 % of lye.')
     return withAmount(line, {
@@ -763,6 +776,20 @@ function substance(line: Line): Reading {
     })
   }
   const { material } = read
+  if (
+    material?.id === 'acetic-acid' &&
+    !read.left.length &&
+    !words.some((word) => word === 'pure' || word === 'glacial')
+  )
+    return asked(
+      asMaterial(line, material),
+      'How strong is the acid? Pure acetic acid is a laboratory’s; bottles for the house hold 5 to 25 %.',
+      ['vinegar-25', 'vinegar-10', 'vinegar-5']
+        .map((id) =>
+          optionOf(settledAmount(line, asMaterial(line, library.liquids.get(id)!)), 'by its label'),
+        )
+        .concat(optionOf(settledAmount(line, asMaterial(line, material)), 'pure'), leftOut(line)),
+    )
   if (material?.id.startsWith('vinegar') && !read.left.length && !read.slips.length)
     return vinegar(line, asMaterial(line, material))
   if (material && !read.doubtful) return withAmount(line, asMaterial(line, material))

@@ -61,7 +61,7 @@ const part = new RegExp(
   [
     String.raw`(?<mixed>\d+\s*[½⅓⅔¼¾⅛⅜⅝⅞])`,
     String.raw`(?<vulgar>[½⅓⅔¼¾⅛⅜⅝⅞])`,
-    String.raw`(?<thousands>\d{1,3}(?:[,\u00a0\u202f ]\d{3})+(?:\.\d+)?(?![\d,.]\d))`,
+    String.raw`(?<thousands>(?<![/:.,\d])(?!(?:76|92)\s)\d{1,3}(?:[,\u00a0\u202f ]\d{3})+(?:\.\d+)?(?![\d,.]\d))`,
     String.raw`(?<number>\d+(?:[.,]\d+)?|[.,]\d+)`,
     String.raw`(?<h2o>h2o)(?![\p{L}\d])`,
     String.raw`(?<word>\p{L}[\p{L}\p{M}'’]*)`,

@@ -8,7 +8,9 @@ import {
   type PastPrediction,
   type ToldBatchEvent,
 } from '#contracts/batch'
+import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
+import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/freeze'
 import { factsOf } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
@@ -16,6 +18,12 @@ import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import type { Db } from './connection'
 import { roomHumidity } from './room'
+
+/** What a batch kept, with its document in today's version. */
+function frozenIn(text: string): Frozen {
+  const kept = JSON.parse(text) as Frozen
+  return thaw({ ...kept, document: upgradedFormula(kept.document) as FormulaDocument })
+}
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
 const madeBy = 3
@@ -66,7 +74,7 @@ function keepFacts(db: Db, id: string, humidity: number): void {
       'SELECT bars, cure_days, cure_rule, frozen FROM batches WHERE id = ?',
     )
     .get(id)!
-  const made = thaw(JSON.parse(frozen) as Frozen)
+  const made = frozenIn(frozen)
   const facts = factsOf({ bars, frozen: made, events: eventsOf(db, id) }, humidity)
   const { stage } = standingOf({ facts, cure: { rule: cure_rule, days: cure_days } }, '')
   db.prepare(
@@ -140,9 +148,7 @@ export function getBatch(db: Db, id: string): Batch | null {
       `SELECT ${columns}, frozen FROM ${joined} WHERE id = ?`,
     )
     .get(id)
-  return row
-    ? { ...summary(row), frozen: thaw(JSON.parse(row.frozen) as Frozen), events: eventsOf(db, id) }
-    : null
+  return row ? { ...summary(row), frozen: frozenIn(row.frozen), events: eventsOf(db, id) } : null
 }
 
 export interface BatchToMake {

@@ -1,13 +1,13 @@
 import { workshopSchema, type Workshop } from '#contracts/workshop'
 import type { Db } from './connection'
 
-/** A workshop that has said nothing yet. The time zone is that of the machine it runs on. */
+/** A workshop that has said nothing yet: whole grams until its scale is known, since lye is rounded down. The time zone is that of the machine it runs on. */
 const fresh = (): Workshop =>
   workshopSchema.parse({
     name: 'My workshop',
     timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
     units: 'metric',
-    scale: 0.1,
+    scale: 1,
   })
 
 export function getWorkshop(db: Db): Workshop {

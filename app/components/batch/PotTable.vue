@@ -2,7 +2,12 @@
 import type { FormulaResult, PartResult } from '#contracts/result'
 
 /** What goes into each pot of a divided batter, and that the pots make up the batch. */
-const { parts, whole } = defineProps<{ parts: PartResult[]; whole: FormulaResult }>()
+const { parts, whole, ownJugs } = defineProps<{
+  parts: PartResult[]
+  whole: FormulaResult
+  /** Pots with lye of their own; else one jug serves all and is divided by weight. */
+  ownJugs: boolean
+}>()
 const { say } = storeToRefs(useWorkshop())
 
 interface Row {
@@ -17,16 +22,38 @@ const rows = computed((): Row[] => {
       of: (pot: FormulaResult) =>
         pot[list].reduce((sum, item) => sum + (item.id === id ? item.grams : 0), 0),
     }))
+  const inJug = (pot: FormulaResult) =>
+    Math.max(0, pot.water.weighed) +
+    pot.lye.naoh +
+    pot.lye.koh +
+    (pot.lye.solution ?? 0) +
+    pot.liquids.reduce((sum, { moment, grams }) => sum + (moment === 'lye' ? grams : 0), 0) +
+    pot.additives.reduce(
+      (sum, { moment, grams }) =>
+        sum + (['water', 'lye', 'cooled-lye'].includes(moment) ? grams : 0),
+      0,
+    )
+  const jugs: Row[] = ownJugs
+    ? [
+        {
+          name: whole.water.ice > 0 ? 'Water, without the ice' : 'Water',
+          of: (pot) => pot.water.weighed - pot.water.ice,
+        },
+        ...(whole.water.ice > 0
+          ? [{ name: 'Ice', of: (pot: FormulaResult) => pot.water.ice }]
+          : []),
+        {
+          name: whole.lye.solution === null ? 'Sodium hydroxide' : 'Lye solution',
+          lye: true,
+          of: (pot) => pot.lye.solution ?? pot.lye.naoh,
+        },
+        ...(whole.lye.koh > 0
+          ? [{ name: 'Potassium hydroxide', lye: true, of: (pot: FormulaResult) => pot.lye.koh }]
+          : []),
+      ]
+    : [{ name: 'Of the cooled lye, from the one jug', lye: true, of: inJug }]
   return [
-    { name: 'Water', of: (pot: FormulaResult) => pot.water.weighed },
-    {
-      name: whole.lye.solution === null ? 'Sodium hydroxide' : 'Lye solution',
-      lye: true,
-      of: (pot: FormulaResult) => pot.lye.solution ?? pot.lye.naoh,
-    },
-    ...(whole.lye.koh > 0
-      ? [{ name: 'Potassium hydroxide', lye: true, of: (pot: FormulaResult) => pot.lye.koh }]
-      : []),
+    ...jugs,
     { name: 'Oils, all together', of: (pot: FormulaResult) => pot.oils },
     ...named('liquids'),
     ...named('additives'),

@@ -58,7 +58,7 @@ const also = computed(() => {
         maxlength="300"
         @change="emit('edit', ($event.target as HTMLInputElement).value)"
       />
-      <PegRow v-if="line.pegs.length" :reading="line" class="-mt-1 px-1 text-[16px]" />
+      <PegRow v-if="line.pegs.length" :reading="line" bare class="-mt-0.5 px-[5px] text-[16px]" />
     </div>
     <div class="min-w-0 border-l border-line px-4 py-2">
       <template v-if="line.doubtful">

@@ -142,10 +142,11 @@ const option = computed(() => {
         </section>
         <p class="text-sm text-ink-2">
           {{ number(risk.draws) }} batches drawn: each fat with a value from its published range,
-          the lye by its age, every weighing by your scale of {{ workshop.settings.scale }} g. A
-          certificate narrows its fat. No smaller odds than 1 in 1,000 are said: the spread of the
-          fats is not known better. It cannot see a wrong jar or a slip of the hand. Old lye never
-          asks for less superfat than fresh lye would.
+          the lye by its age, every weighing by your scale of
+          {{ scaleText(workshop.settings.scale) }}. A certificate narrows its fat. No smaller odds
+          than 1 in 1,000 are said: the spread of the fats is not known better. It cannot see a
+          wrong jar or a slip of the hand. Old lye never asks for less superfat than fresh lye
+          would.
           <NuxtLink to="/explained#how-sure-is-the-superfat-measured-ranges-drawn" class="link"
             >How it is drawn</NuxtLink
           >

@@ -3,7 +3,9 @@ import { batterMillilitres, potFor } from '#core/formula/volume'
 
 /** The pot to scale, filled in the order of pouring. Thin layers of one kind share a label. */
 const { library } = storeToRefs(useMaterials())
-const { document, result } = useFormulaEditor()
+const { document, weighed } = useFormulaEditor()
+/** What the scale can weigh: the same figures as on the sheet. */
+const result = computed(() => weighed.value.result)
 const { say } = storeToRefs(useWorkshop())
 
 interface Layer {

@@ -1,188 +1,414 @@
 <script setup lang="ts">
-import type { Size } from '#contracts/formula'
+import type { FormulaDocument, Size } from '#contracts/formula'
+import type { WorkshopMould } from '#contracts/mould'
+import { mouldMaterials, type MouldMaterial } from '#contracts/words'
+import { computeFormula } from '#core/formula/compute'
 import { driedGrams } from '#core/formula/size'
+import { sizedAs } from '#core/formula/sizing'
 import { batterMillilitres } from '#core/formula/volume'
+import { mouldForFormula, mouldMillilitres } from '#core/mould/capacity'
 import { fillings } from '#core/mould/fillings'
-import { blankShapes, shapeFields, shapeNames } from '~/utils/mouldWords'
+import { mouldRemark, stuffOf } from '#core/mould/stuff'
 
-/** Every way to size a batch. Changing the way keeps the batch as large as it is. */
-const { document, result, put } = useFormulaEditor()
+/** How much of it: into moulds first, or without one. A draft until "Use it"; whatever was in grams keeps its exact ratio. */
+const { document, result: before, change } = useFormulaEditor()
 const { library } = storeToRefs(useMaterials())
 const { say } = storeToRefs(useWorkshop())
 const moulds = useMoulds()
 const open = defineModel<boolean>({ required: true })
 onMounted(() => void moulds.load())
 
-const size = computed(() => document.value.size)
-const ways: { by: Size['by']; says: string }[] = [
-  { by: 'oils', says: 'Weight of oils' },
-  { by: 'batter', says: 'Weight of batter' },
-  { by: 'bars', says: 'Bars, by their weight when dry' },
-  { by: 'moulds', says: 'Moulds of the workshop' },
-  { by: 'mould', says: 'A mould, by its measures' },
-  { by: 'fattyMatter', says: 'Share of fatty matter' },
-]
-const round = (value: number) => Math.max(1, Math.round(value))
-function choose(by: Size['by']) {
-  const { oils, batter, fattyMatter } = result.value
-  const some = oils > 0
-  const volume = batterMillilitres(result.value, library.value)
-  const lengthMm = some ? round((volume * 1000) / (80 * 70)) : blankShapes.box.lengthMm
-  const next: Partial<Record<Size['by'], Size>> = {
-    oils: { by: 'oils', grams: some ? round(oils) : 1000 },
-    batter: { by: 'batter', grams: some ? round(batter) : 1500 },
-    bars: { by: 'bars', count: some ? round(driedGrams(result.value) / 100) : 12, grams: 100 },
-    fattyMatter: {
-      by: 'fattyMatter',
-      batterGrams: some ? round(batter) : 1500,
-      share: some ? Number((fattyMatter / batter).toFixed(3)) : 0.62,
-    },
-    mould: { by: 'mould', mould: { ...blankShapes.box, lengthMm }, fill: 1 },
-    moulds: { by: 'moulds', moulds: [] },
-  }
-  const chosen = next[by]
-  if (chosen) put(['size'], chosen)
+const draft = ref<FormulaDocument>(structuredClone(toRaw(document.value)))
+const result = computed(() => computeFormula(draft.value, library.value))
+const millilitres = computed(() => batterMillilitres(before.value, library.value))
+const byGrams = computed(() => document.value.size.by === 'lines')
+
+function sizeAs(size: Size) {
+  draft.value = sizedAs(draft.value, size, library.value)
 }
-const measureOf = (key: string) =>
-  size.value.by === 'mould'
-    ? ((size.value.mould as unknown as Record<string, number | null>)[key] ?? null)
-    : null
+/** As it was when the dialog opened. */
+function keep() {
+  draft.value = structuredClone(toRaw(document.value))
+  picked.value = null
+}
+
+/* Into moulds */
+const picked = ref<string | null>(null)
+const count = ref<number | null>(1)
+const fill = ref<number | null>(1)
+const carton = reactive({
+  lengthMm: 195 as number | null,
+  widthMm: 70 as number | null,
+  depthMm: 60 as number | null,
+  stuff: 'carton' as MouldMaterial,
+})
+const cartonRecord = computed<WorkshopMould>(() => ({
+  name: `${stuffOf[carton.stuff].says}, ${carton.lengthMm} × ${carton.widthMm} × ${carton.depthMm} mm`,
+  mould: {
+    shape: 'box',
+    lengthMm: carton.lengthMm ?? 1,
+    widthMm: carton.widthMm ?? 1,
+    depthMm: carton.depthMm ?? 1,
+  },
+  cuts: { along: 1, across: 1 },
+  trueMillilitres: null,
+  owned: 1,
+  material: carton.stuff,
+  liner: 'none',
+  note: '',
+}))
+const cartonFill = computed(() => millilitres.value / mouldMillilitres(cartonRecord.value.mould))
+const cartonRemark = computed(() => mouldRemark(carton.stuff, 'none'))
+const cartonReady = computed(
+  () =>
+    !!carton.lengthMm &&
+    !!carton.widthMm &&
+    !!carton.depthMm &&
+    cartonRemark.value?.severity !== 'stop',
+)
+const known = computed(() =>
+  [...moulds.list]
+    .map(({ document: record }) => record)
+    .sort((a, b) => a.name.localeCompare(b.name)),
+)
+const record = computed(() =>
+  picked.value === '' ? cartonRecord.value : known.value.find(({ name }) => name === picked.value),
+)
+function fillMould() {
+  if (!record.value) return
+  const mould = mouldForFormula(record.value)
+  const line = { name: record.value.name.slice(0, 120), mould, fill: fill.value ?? 1 }
+  sizeAs({
+    by: 'moulds',
+    moulds: Array.from({ length: Math.max(1, count.value ?? 1) }, () => line),
+  })
+}
+function pick(name: string) {
+  picked.value = name
+  const chosen = name === '' ? cartonRecord.value : known.value.find((one) => one.name === name)!
+  const needed = Math.ceil(millilitres.value / mouldMillilitres(mouldForFormula(chosen)) - 0.3)
+  count.value = Math.min(chosen.owned, Math.max(1, before.value.oils > 0 ? needed : 1))
+  fillMould()
+}
+watch([count, fill, carton], () => {
+  if (picked.value === '' && !cartonReady.value) return
+  if (picked.value !== null) fillMould()
+})
+
+/* Without one */
+const round = (value: number) => Math.max(1, Math.round(value))
+const size = computed(() => draft.value.size)
+const oils = computed(() =>
+  size.value.by === 'oils' ? size.value.grams : round(result.value.oils),
+)
+const batter = computed(() =>
+  size.value.by === 'batter' ? size.value.grams : round(result.value.batter),
+)
+const bars = computed(() =>
+  size.value.by === 'bars'
+    ? { count: size.value.count, grams: size.value.grams }
+    : { count: round(driedGrams(result.value) / 100), grams: 100 },
+)
+function without(next: Size) {
+  picked.value = null
+  sizeAs(next)
+}
+
 const poured = computed(() => fillings(size.value, result.value))
+const rows = computed(() => {
+  const now = computeFormula(document.value, library.value)
+  const after = result.value
+  const exact = sizedAs(document.value, { by: 'oils', grams: 1000 }, library.value)
+  return [
+    ...after.fats.map((fat, index) => ({
+      key: `fat ${index}`,
+      name: fat.name,
+      colour: substanceColour('fat', fat.id, library.value),
+      was: now.fats[index]?.grams ?? 0,
+      as: say.value.percent(exact.fats[index]?.share ?? 0, 2),
+      is: fat.grams,
+    })),
+    {
+      key: 'lye',
+      name: 'Lye',
+      colour: 'var(--color-lye)',
+      was: now.lye.naoh + now.lye.koh + (now.lye.solution ?? 0),
+      as: `${say.value.percent(after.superfat.asked)} superfat`,
+      is: after.lye.naoh + after.lye.koh + (after.lye.solution ?? 0),
+    },
+    {
+      key: 'water',
+      name: 'Water',
+      colour: 'var(--color-water)',
+      was: now.water.weighed,
+      as: say.value.ratio(after.water.ratio),
+      is: after.water.weighed,
+    },
+    ...after.liquids.map((liquid, index) => ({
+      key: `liquid ${index}`,
+      name: liquid.name,
+      colour: substanceColour('liquid', liquid.id, library.value),
+      was: now.liquids[index]?.grams ?? 0,
+      as: say.value.percent(draft.value.liquids[index]?.share ?? 0),
+      is: liquid.grams,
+    })),
+  ]
+})
+const title = computed(() => {
+  if (record.value) {
+    const { mould } = record.value
+    const times = count.value ?? 1
+    if (mould.shape === 'cavities') return `All ${mould.count * times} filled`
+    return `${times > 1 ? `${times} × ` : ''}${say.value.percent(fill.value ?? 1, 0)} full`
+  }
+  return `${say.value.amount(result.value.oils)} of oils`
+})
+const unlit = computed(
+  () => !(result.value.oils > 0) || (picked.value === '' && !cartonReady.value),
+)
+function use() {
+  if (unlit.value) return
+  change(draft.value)
+  open.value = false
+}
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Size of the batch" wide>
-    <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
-      <fieldset class="grid gap-1.5 sm:grid-cols-2">
-        <legend class="mb-1 font-semibold">Sized by</legend>
-        <label v-for="way in ways" :key="way.by" class="flex items-center gap-2">
-          <input type="radio" name="size" :checked="size.by === way.by" @change="choose(way.by)" />
-          {{ way.says }}
-        </label>
-        <p v-if="size.by === 'lines'" class="text-ink-2">Now by the weight of each fat.</p>
-      </fieldset>
-      <MouldChoice v-if="size.by === 'moulds'" />
-      <div class="flex flex-wrap items-end gap-4">
-        <LabelledNumber
-          v-if="size.by === 'oils' || size.by === 'batter'"
-          says="Weight"
-          kind="mass"
-          width="w-32"
-          :min="1"
-          :max="1000000"
-          :step="50"
-          :model-value="size.grams"
-          @update:model-value="put(['size', 'grams'], $event)"
-        />
-        <template v-if="size.by === 'bars'">
-          <LabelledNumber
-            says="Bars"
-            label="Count of bars"
-            width="w-24"
-            :decimals="0"
-            :min="1"
-            :max="100000"
-            :model-value="size.count"
-            @update:model-value="put(['size', 'count'], $event)"
-          />
-          <LabelledNumber
-            says="Each, when dry"
-            label="Weight of a dry bar"
-            kind="mass"
-            :min="1"
-            :max="10000"
-            :model-value="size.grams"
-            @update:model-value="put(['size', 'grams'], $event)"
-          />
-        </template>
-        <template v-if="size.by === 'fattyMatter'">
-          <LabelledNumber
-            says="Of a batter of"
-            label="Weight of that batter"
-            kind="mass"
-            :min="1"
-            :max="1000000"
-            :model-value="size.batterGrams"
-            @update:model-value="put(['size', 'batterGrams'], $event)"
-          />
-          <LabelledNumber
-            says="Fatty matter"
-            label="Share of fatty matter"
-            kind="percent"
-            width="w-24"
-            :min="0.05"
-            :max="0.95"
-            :model-value="size.share"
-            @update:model-value="put(['size', 'share'], $event)"
-          />
-        </template>
-        <template v-if="size.by === 'mould'">
-          <label class="grid gap-1 font-semibold">
-            Shape
-            <select
-              class="field"
-              :value="size.mould.shape"
-              @change="
-                put(
-                  ['size', 'mould'],
-                  blankShapes[
-                    ($event.target as HTMLSelectElement).value as keyof typeof shapeNames
-                  ],
-                )
-              "
+  <AppDialog v-model="open" title="How much of it?" huge>
+    <div class="grid max-h-[82vh] overflow-y-auto lg:grid-cols-[1fr_400px]">
+      <div class="grid content-start gap-3 px-5 py-4">
+        <p class="text-ink-2">
+          {{ document.name
+          }}<template v-if="before.oils > 0"
+            ><template v-if="byGrams">, typed in grams</template>: {{ say.amount(before.oils) }} of
+            fats, {{ say.amount(before.batter) }} of batter</template
+          >. Nothing changes until you use it.
+        </p>
+        <h3 class="flex justify-between font-semibold text-ink-2">
+          Into a mould
+          <NuxtLink to="/formulas/moulds" class="link">Moulds of the workshop</NuxtLink>
+        </h3>
+        <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
+          <div
+            class="col-span-2 grid content-between gap-2 rounded-sm bg-white px-3 py-2.5"
+            :class="picked === '' ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3'"
+          >
+            <b class="font-semibold">A carton or box: type its inside</b>
+            <div class="flex flex-wrap items-center gap-1.5">
+              <NumberField
+                v-model="carton.lengthMm"
+                label="Inside length"
+                class="w-20"
+                unit="mm"
+                :decimals="0"
+                :min="10"
+                :max="5000"
+              />
+              ×
+              <NumberField
+                v-model="carton.widthMm"
+                label="Inside width"
+                class="w-20"
+                unit="mm"
+                :decimals="0"
+                :min="10"
+                :max="5000"
+              />
+              ×
+              <NumberField
+                v-model="carton.depthMm"
+                label="Depth to fill"
+                class="w-20"
+                unit="mm"
+                :decimals="0"
+                :min="5"
+                :max="5000"
+              />
+              <select
+                v-model="carton.stuff"
+                class="field py-1"
+                aria-label="What the box is made of"
+              >
+                <option v-for="stuff in mouldMaterials" :key="stuff" :value="stuff">
+                  {{ stuffOf[stuff].says }}
+                </option>
+              </select>
+            </div>
+            <p
+              v-if="cartonRemark"
+              class="text-sm"
+              :class="cartonRemark.severity === 'stop' ? 'font-semibold text-stop' : 'text-warn'"
             >
-              <option v-for="(says, shape) in shapeNames" :key="shape" :value="shape">
-                {{ says }}
-              </option>
-            </select>
+              {{ cartonRemark.says }}
+            </p>
+            <div class="flex items-center justify-between gap-2">
+              <span v-if="before.oils > 0" class="figure" :class="cartonFill > 1 ? 'text-warn' : ''"
+                ><b class="text-[15px]">{{ say.percent(cartonFill, 0) }}</b>
+                <small class="text-ink-2">
+                  full of {{ say.volume(mouldMillilitres(cartonRecord.mould)) }}</small
+                ></span
+              >
+              <AppButton :disabled="!cartonReady" :aria-pressed="picked === ''" @click="pick('')"
+                >Fill it</AppButton
+              >
+            </div>
+          </div>
+          <MouldCard
+            v-for="one in known"
+            :key="one.name"
+            :record="one"
+            :millilitres="millilitres"
+            :chosen="picked === one.name"
+            @choose="pick(one.name)"
+          />
+        </div>
+        <p v-if="moulds.problem" role="alert" class="text-stop">{{ moulds.problem }}</p>
+        <h3 class="font-semibold text-ink-2">Or without one</h3>
+        <div class="flex flex-wrap gap-2">
+          <label
+            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+          >
+            Oils of
+            <NumberField
+              kind="mass"
+              label="Weight of all oils"
+              class="w-28"
+              :min="1"
+              :max="1000000"
+              :step="50"
+              :decimals="1"
+              :model-value="oils"
+              @update:model-value="without({ by: 'oils', grams: $event })"
+            />
           </label>
-          <LabelledNumber
-            v-for="field in shapeFields[size.mould.shape]"
-            :key="field.key"
-            :says="field.says"
-            :unit="field.unit"
-            :decimals="0"
-            :min="1"
-            :max="100000"
-            :model-value="measureOf(field.key)"
-            @update:model-value="put(['size', 'mould', field.key], $event)"
-          />
-          <LabelledNumber
-            says="Filled"
-            label="How full"
-            kind="percent"
-            width="w-24"
-            :min="0.05"
-            :max="1"
-            :model-value="size.fill"
-            @update:model-value="put(['size', 'fill'], $event)"
-          />
-        </template>
+          <label
+            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+          >
+            Batter of
+            <NumberField
+              kind="mass"
+              label="Weight of batter"
+              class="w-28"
+              :min="1"
+              :max="1000000"
+              :step="50"
+              :decimals="1"
+              :model-value="batter"
+              @update:model-value="without({ by: 'batter', grams: $event })"
+            />
+          </label>
+          <span
+            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+          >
+            <NumberField
+              label="Count of bars"
+              class="w-16"
+              :decimals="0"
+              :min="1"
+              :max="100000"
+              :model-value="bars.count"
+              @update:model-value="without({ by: 'bars', count: $event, grams: bars.grams })"
+            />
+            bars of
+            <NumberField
+              kind="mass"
+              label="Weight of a dry bar"
+              class="w-24"
+              :decimals="1"
+              :min="1"
+              :max="10000"
+              :model-value="bars.grams"
+              @update:model-value="without({ by: 'bars', count: bars.count, grams: $event })"
+            />
+            when dry
+          </span>
+        </div>
+        <FattyMatterBox v-if="result.oils > 0" v-model="draft" />
       </div>
-      <ul v-if="poured.length > 1 || poured[0]?.each" class="figure" aria-label="What goes where">
-        <li
-          v-for="(filling, index) in poured"
-          :key="index"
-          class="flex justify-between gap-4 border-t border-line-2 py-1"
+      <div class="flex flex-col gap-3 bg-ground px-5 py-4">
+        <p class="text-ink-2">{{ record?.name ?? 'Without a mould' }}</p>
+        <p class="figure text-key leading-tight font-[650]" data-testid="size-title">{{ title }}</p>
+        <MouldPicture v-if="record" :record="record" :px-per-mm="0.6" :fill="fill ?? 1" />
+        <div v-if="record" class="flex flex-wrap items-center gap-3">
+          <label class="flex items-center gap-2"
+            >How many
+            <NumberField
+              v-model="count"
+              :label="`How many of ${record.name}`"
+              class="w-16"
+              :decimals="0"
+              :min="1"
+              :max="20"
+            />
+          </label>
+          <label class="flex items-center gap-2"
+            >filled
+            <NumberField
+              v-model="fill"
+              kind="percent"
+              :label="`${record.name}, how full`"
+              class="w-20"
+              :decimals="0"
+              :min="0.05"
+              :max="1"
+            />
+          </label>
+        </div>
+        <table v-if="result.oils > 0" class="figure w-full">
+          <thead>
+            <tr class="text-sm text-ink-2">
+              <th class="text-left font-normal"><span class="sr-only">What</span></th>
+              <th class="text-right font-normal">now</th>
+              <th class="text-right font-normal">kept as</th>
+              <th class="text-right font-normal">then</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in rows" :key="row.key" class="border-t border-line">
+              <th scope="row" class="max-w-32 truncate py-1 text-left font-normal">
+                <i
+                  class="mr-1.5 inline-block h-3.5 w-2.5 rounded-[2px] align-[-2px]"
+                  :style="{ background: row.colour }"
+                />{{ row.name }}
+              </th>
+              <td class="py-1 text-right text-ink-2">{{ say.massFigure(row.was) }}</td>
+              <td class="py-1 pl-2 text-right">{{ row.as }}</td>
+              <td class="py-1 pl-2 text-right font-[650]">{{ say.massFigure(row.is) }}</td>
+            </tr>
+            <tr class="border-t border-line">
+              <th scope="row" class="py-1 text-left font-normal">Batter</th>
+              <td class="py-1 text-right text-ink-2">{{ say.massFigure(before.batter) }}</td>
+              <td />
+              <td class="py-1 text-right font-[650]">{{ say.massFigure(result.batter) }}</td>
+            </tr>
+          </tbody>
+        </table>
+        <ul
+          v-if="poured.length > 1 || poured[0]?.each"
+          class="figure text-sm text-ink-2"
+          aria-label="What goes where"
         >
-          <span>{{ filling.name || 'The mould' }}</span>
-          <span>
+          <li v-for="(filling, index) in poured" :key="index">
+            {{ filling.name }}:
             <template v-if="filling.each"
               >{{ filling.each.count }} × {{ say.amount(filling.each.grams) }} =
             </template>
-            <b class="font-semibold">{{ say.amount(filling.grams) }}</b>,
-            {{ say.number(filling.millilitres) }} of {{ say.number(filling.capacity) }} ml
-          </span>
-        </li>
-      </ul>
-      <p class="figure text-ink-2">
-        {{ say.amount(result.oils) }} of oils, {{ say.amount(result.batter) }} of batter,
-        {{ say.number(batterMillilitres(result, library)) }} ml,
-        {{ say.percent(result.batter > 0 ? result.fattyMatter / result.batter : 0) }} fatty matter
-        at pour; oils alone are
-        {{ say.percent(result.batter > 0 ? result.oils / result.batter : 0) }} of it.
-      </p>
+            {{ say.amount(filling.grams) }}
+          </li>
+        </ul>
+        <p v-if="byGrams && draft.size.by !== 'lines'" class="text-sm text-ink-2">
+          The shares keep the typed weights exactly; “by weight” on the formula brings them back.
+        </p>
+        <div class="mt-auto flex flex-wrap gap-3">
+          <AppButton v-if="draft.size.by !== document.size.by || picked !== null" @click="keep"
+            >Keep {{ say.amount(before.oils) }}</AppButton
+          >
+          <AppButton @click="open = false">Cancel <kbd>Esc</kbd></AppButton>
+          <AppButton kind="main" class="flex-1" :disabled="unlit" @click="use"
+            >Use it: {{ say.amount(result.oils) }} of oils</AppButton
+          >
+        </div>
+      </div>
     </div>
-    <template #actions><AppButton kind="main" @click="open = false">Done</AppButton></template>
   </AppDialog>
 </template>

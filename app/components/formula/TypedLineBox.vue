@@ -4,7 +4,6 @@
  * asks about the rest; digits answer only once it has asked.
  */
 const { document, result } = useFormulaEditor()
-const { library } = storeToRefs(useMaterials())
 const { say } = storeToRefs(useWorkshop())
 const line = useTypedLine()
 const { text, reading, asked, answers, compared, colour, ownFat, said, wantsAnswer } = line
@@ -120,7 +119,7 @@ defineExpose({ focus: () => input.value?.focus() })
     />
     <p class="sr-only" role="status">{{ said }}</p>
     <template v-if="reading">
-      <PegRow :reading="reading" class="text-[16px]" />
+      <PegRow :reading="reading" class="px-[14px] text-[16px]" />
       <div v-if="line.isLye.value && !reading.doubtful" aria-live="polite">
         <p :class="compared && compared.asked < 0 ? 'font-semibold text-stop' : ''">
           {{ lyeSays }}

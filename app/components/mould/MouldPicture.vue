@@ -1,14 +1,21 @@
 <script setup lang="ts">
 import type { WorkshopMould } from '#contracts/mould'
 
-/** A mould drawn to scale, full, with the lines where it is cut. */
-const { record, pxPerMm } = defineProps<{ record: WorkshopMould; pxPerMm: number }>()
+/** A mould drawn to scale with the lines where it is cut: full, or as full as a batter makes it. */
+const {
+  record,
+  pxPerMm,
+  fill = null,
+} = defineProps<{ record: WorkshopMould; pxPerMm: number; fill?: number | null }>()
+const level = computed(() => Math.max(0, Math.min(1, fill ?? 1)))
 
 interface Drawing {
   width: number
   height: number
-  faces: { path: string; shade: number }[]
+  faces: { path: string; shade: number; part?: number; y?: number; side?: number }[]
   cuts: string[]
+  /** The empty mould around what is in it. */
+  walls?: string[]
 }
 const edge = 2
 /** The width runs back at a slant, this much to the side and up for each mm. */
@@ -19,9 +26,16 @@ function boxOf(length: number, width: number, depth: number): Drawing {
   const back = width * slant
   const at = (x: number, y: number, z: number) =>
     `${edge + x + z * slant} ${edge + back + depth - y - z * slant}`
-  const top = `M${at(0, depth, 0)} L${at(length, depth, 0)} L${at(length, depth, width)} L${at(0, depth, width)} Z`
-  const front = `M${at(0, 0, 0)} L${at(length, 0, 0)} L${at(length, depth, 0)} L${at(0, depth, 0)} Z`
-  const side = `M${at(length, 0, 0)} L${at(length, 0, width)} L${at(length, depth, width)} L${at(length, depth, 0)} Z`
+  const topAt = (y: number) =>
+    `M${at(0, y, 0)} L${at(length, y, 0)} L${at(length, y, width)} L${at(0, y, width)} Z`
+  const frontTo = (y: number) =>
+    `M${at(0, 0, 0)} L${at(length, 0, 0)} L${at(length, y, 0)} L${at(0, y, 0)} Z`
+  const sideTo = (y: number) =>
+    `M${at(length, 0, 0)} L${at(length, 0, width)} L${at(length, y, width)} L${at(length, y, 0)} Z`
+  const high = depth * level.value
+  const top = topAt(high)
+  const front = frontTo(high)
+  const side = sideTo(high)
   const cuts = [
     ...Array.from({ length: along - 1 }, (_, index) => {
       const x = (length * (index + 1)) / along
@@ -40,7 +54,8 @@ function boxOf(length: number, width: number, depth: number): Drawing {
       { path: front, shade: 0.07 },
       { path: side, shade: 0.16 },
     ],
-    cuts,
+    cuts: fill === null ? cuts : [],
+    walls: fill === null ? [] : [topAt(depth), frontTo(depth), sideTo(depth)],
   }
 }
 /** A tube lies on its side, its mouth to the right. */
@@ -49,8 +64,16 @@ function tubeOf(diameter: number, depth: number): Drawing {
   const rx = ry * 0.35
   const left = edge + rx
   const ring = (x: number) => `M${x} ${edge} A${rx} ${ry} 0 0 1 ${x} ${edge + diameter}`
-  const mouth = left + depth
+  const mouth = left + depth * level.value
+  const end = left + depth
   return {
+    walls:
+      fill === null
+        ? []
+        : [
+            `M${left} ${edge} H${end} A${rx} ${ry} 0 0 1 ${end} ${edge + diameter} H${left} A${rx} ${ry} 0 0 1 ${left} ${edge} Z`,
+            `${ring(end)} A${rx} ${ry} 0 0 1 ${end} ${edge} Z`,
+          ],
     width: depth + 2 * rx + 2 * edge,
     height: diameter + 2 * edge,
     faces: [
@@ -82,6 +105,10 @@ function trayOf(count: number, millilitres: number): Drawing {
       return {
         path: `M${x + bevel} ${y} h${side - 2 * bevel} l${bevel} ${bevel} v${side - 2 * bevel} l${-bevel} ${bevel} h${-(side - 2 * bevel)} l${-bevel} ${-bevel} v${-(side - 2 * bevel)} Z`,
         shade: 0,
+        /** How much of this cavity is filled. */
+        part: Math.max(0, Math.min(1, level.value * count - index)),
+        y,
+        side,
       }
     }),
     cuts: [],
@@ -117,7 +144,22 @@ const drawing = computed((): Drawing => {
       v-for="face in drawing.faces"
       :key="face.path"
       :d="face.path"
-      :fill="`color-mix(in srgb, #f1e7cf, #6b5630 ${face.shade * 100}%)`"
+      :fill="
+        face.part !== undefined && face.part < 0.999
+          ? face.part > 0.05
+            ? '#f7f1e2'
+            : '#ffffff'
+          : `color-mix(in srgb, #f1e7cf, #6b5630 ${face.shade * 100}%)`
+      "
+      stroke="#4c595b"
+      stroke-width="1.4"
+      stroke-linejoin="round"
+    />
+    <path
+      v-for="wall in drawing.walls ?? []"
+      :key="wall"
+      :d="wall"
+      fill="none"
       stroke="#4c595b"
       stroke-width="1.4"
       stroke-linejoin="round"

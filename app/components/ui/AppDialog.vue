@@ -3,15 +3,21 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 
 /** The one dialog: title, content, and actions at the bottom right. Escape and a click outside close it. */
-defineProps<{ title: string; wide?: boolean; hideTitle?: boolean }>()
+defineProps<{ title: string; wide?: boolean; huge?: boolean; hideTitle?: boolean }>()
 const open = defineModel<boolean>({ required: true })
 </script>
 
 <template>
   <Dialog :open="open" class="relative z-40" @close="open = false">
     <div class="fixed inset-0 bg-[#20292b]/50" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-start justify-center overflow-y-auto p-4 pt-[8vh]">
-      <DialogPanel class="sheet relative w-full" :class="wide ? 'max-w-3xl' : 'max-w-lg'">
+    <div
+      class="fixed inset-0 flex items-start justify-center overflow-y-auto p-4"
+      :class="huge ? 'pt-[4vh]' : 'pt-[8vh]'"
+    >
+      <DialogPanel
+        class="sheet relative w-full"
+        :class="huge ? 'max-w-[1200px]' : wide ? 'max-w-3xl' : 'max-w-lg'"
+      >
         <DialogTitle
           as="h2"
           :class="

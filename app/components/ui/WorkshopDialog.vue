@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Fault } from '#contracts/faults'
 import type { Workshop } from '#contracts/workshop'
+import { scaleSteps } from '#contracts/words'
 
 const workshop = useWorkshop()
-const draft = ref<Workshop>({ ...workshop.settings })
+const draft = ref<Workshop>(structuredClone(toRaw(workshop.settings)))
 const faults = ref<Fault[]>([])
 const open = computed({
   get: () => workshop.dialogOpen,
@@ -11,11 +12,23 @@ const open = computed({
 })
 const zones = Intl.supportedValuesOf('timeZone')
 const currencies = Intl.supportedValuesOf('currency')
-const scales = [0.01, 0.1, 0.5, 1, 2, 5] as const
+const degrees = computed({
+  get: () => draft.value.degrees ?? (draft.value.units === 'metric' ? 'C' : 'F'),
+  set: (value) => (draft.value.degrees = value),
+})
+/** A new tin has a new label: what the old one said no longer holds, and the next formula asks again. */
+function newTin() {
+  draft.value.lyeTin = { label: null, open: null }
+  draft.value.said = draft.value.said.filter((one) => one !== 'lye-label' && one !== 'lye-open')
+}
 
 async function done() {
   try {
-    await workshop.save(draft.value)
+    const said = new Set(draft.value.said)
+    for (const one of ['scale', 'weights', 'degrees'] as const) said.add(one)
+    if (draft.value.citricAcid) said.add('citric-acid')
+    if (draft.value.lyeTin.label) said.add('lye-label')
+    await workshop.save({ ...draft.value, said: [...said] })
     open.value = false
   } catch (error) {
     faults.value = error instanceof ApiError ? error.faults : []
@@ -30,21 +43,64 @@ async function done() {
         Name
         <input v-model="draft.name" class="field font-normal" maxlength="80" />
       </label>
-      <fieldset class="grid gap-1">
-        <legend class="mb-1 font-semibold">Units</legend>
-        <label class="flex items-center gap-2"
-          ><input v-model="draft.units" type="radio" value="metric" /> grams and °C</label
-        >
-        <label class="flex items-center gap-2"
-          ><input v-model="draft.units" type="radio" value="imperial" /> ounces and °F</label
-        >
-      </fieldset>
-      <label class="grid gap-1 font-semibold">
-        The scale reads in steps of
-        <select v-model.number="draft.scale" class="field w-32 font-normal">
-          <option v-for="scale in scales" :key="scale" :value="scale">{{ scale }} g</option>
-        </select>
-      </label>
+      <div class="grid gap-4 sm:grid-cols-3">
+        <fieldset class="grid content-start gap-1">
+          <legend class="mb-1 font-semibold">Weights</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="draft.units" type="radio" value="metric" /> grams</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="draft.units" type="radio" value="imperial" /> ounces</label
+          >
+        </fieldset>
+        <fieldset class="grid content-start gap-1">
+          <legend class="mb-1 font-semibold">Degrees</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="degrees" type="radio" value="C" /> °C</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="degrees" type="radio" value="F" /> °F</label
+          >
+        </fieldset>
+        <fieldset class="grid content-start gap-1">
+          <legend class="mb-1 font-semibold">A teaspoon holds</legend>
+          <label class="flex items-center gap-2"
+            ><input v-model="draft.spoons" type="radio" value="metric" /> 5 ml, metric</label
+          >
+          <label class="flex items-center gap-2"
+            ><input v-model="draft.spoons" type="radio" value="us" /> 4.93 ml, US</label
+          >
+        </fieldset>
+      </div>
+      <div class="flex flex-wrap gap-4">
+        <label class="grid gap-1 font-semibold">
+          The scale reads in steps of
+          <select v-model.number="draft.scale" class="field w-40 font-normal">
+            <option v-for="step in scaleSteps" :key="step.grams" :value="step.grams">
+              {{ step.says }}
+            </option>
+          </select>
+        </label>
+        <label class="grid gap-1 font-semibold">
+          Citric acid in the jar
+          <select v-model="draft.citricAcid" class="field font-normal">
+            <option :value="null">nobody has read the label</option>
+            <option value="anhydrous">anhydrous</option>
+            <option value="monohydrate">monohydrate</option>
+          </select>
+        </label>
+      </div>
+      <div class="flex flex-wrap items-end gap-4">
+        <label class="grid gap-1 font-semibold">
+          The open tin of lye says
+          <select v-model="draft.lyeTin.label" class="field font-normal">
+            <option :value="null">nobody has read the label</option>
+            <option value="naoh">sodium hydroxide</option>
+            <option value="koh">potassium hydroxide</option>
+          </select>
+        </label>
+        <AppButton @click="newTin">A new tin of lye</AppButton>
+      </div>
       <label class="grid gap-1 font-semibold">
         Time zone
         <select v-model="draft.timeZone" class="field font-normal">

@@ -28,6 +28,8 @@ useHead({ title: () => `${document.value.name} · Mantle` })
 onMounted(() => {
   void editor.load()
   void formulas.load()
+  // The worked example leads on to its plan in one press.
+  if (route.query.make) making.value = true
 })
 useShortcuts({
   a: () => typedLine.value?.focus(),
@@ -109,7 +111,7 @@ const entries = computed(() => [
   { says: 'Export', act: () => exportFormulas(document.value.name, document.value) },
   ...(document.value.parts.length
     ? []
-    : [{ says: `Round to the scale’s ${settings.value.scale} g`, act: roundOff }]),
+    : [{ says: `Round to the scale’s ${scaleText(settings.value.scale)}`, act: roundOff }]),
   { says: 'Halve the size', act: () => editor.change(scaleFormula(document.value, 0.5)) },
   { says: 'Double the size', act: () => editor.change(scaleFormula(document.value, 2)) },
   { says: 'Delete', danger: true, act: () => void remove() },
@@ -166,15 +168,44 @@ const entries = computed(() => [
       <div class="sheet flex min-h-0 flex-col lg:max-h-[504px]">
         <div class="min-h-0 shrink overflow-y-auto">
           <FatLines />
+          <FirstSlip v-if="document.fats.length" question="weights" asks="Grams or ounces?">
+            <div class="flex gap-2">
+              <SlipKey
+                question="weights"
+                :changes="{ units: 'metric', degrees: settings.degrees ?? say.degrees }"
+                :lit="settings.units === 'metric'"
+                >grams</SlipKey
+              >
+              <SlipKey
+                question="weights"
+                :changes="{
+                  units: 'imperial',
+                  degrees: settings.degrees ?? say.degrees,
+                  scale: 2.8349523125,
+                }"
+                :lit="settings.units === 'imperial'"
+                >ounces</SlipKey
+              >
+            </div>
+          </FirstSlip>
           <ExtraLines />
+          <CitricSlip />
         </div>
         <TypedLineBox ref="typedLine" class="border-t border-line-2" />
       </div>
-      <PotPicture class="max-lg:order-3 lg:max-h-[504px]" />
+      <LazyPotsPicture
+        v-if="document.parts.length && result.oils > 0"
+        class="max-lg:order-3 lg:max-h-[504px]"
+      />
+      <PotPicture v-else class="max-lg:order-3 lg:max-h-[504px]" />
       <div class="sheet min-h-0 overflow-y-auto max-lg:order-2">
         <KeyNumbers v-model:why="why" />
+        <ScaleSlip />
+        <LyeJarSlip />
         <WaterDial ref="water" />
         <SuperfatLine v-model:why="why" />
+        <LyeAgeSlip />
+        <CoarseCups />
         <RemarkList v-if="!open.length" :remarks="remarks" @fix="fix">
           <template v-if="question">A word is open: “{{ question }}”.</template>
           <template v-else>Nothing speaks against this formula.</template>
@@ -200,7 +231,21 @@ const entries = computed(() => [
     </div>
     <CharacterStrip />
     <div class="sheet mt-3.5 grid lg:grid-cols-2">
-      <MethodFields class="border-line-2 max-lg:border-b lg:border-r" />
+      <div class="border-line-2 max-lg:border-b lg:border-r">
+        <MethodFields />
+        <FirstSlip v-if="document.fats.length" question="degrees" asks="Which thermometer?">
+          <div class="flex gap-2">
+            <SlipKey
+              v-for="degrees in ['C', 'F'] as const"
+              :key="degrees"
+              question="degrees"
+              :changes="{ degrees }"
+              :lit="say.degrees === degrees"
+              >°{{ degrees }}</SlipKey
+            >
+          </div>
+        </FirstSlip>
+      </div>
       <label class="flex flex-col px-4 py-3">
         <h2 class="mb-1.5">Notes</h2>
         <textarea

@@ -29,6 +29,7 @@ import { milkWithSolution } from './milkWithSolution'
 import { mixedHot } from './mixedHot'
 import { oliveCutSoon } from './oliveCutSoon'
 import { oliveWet } from './oliveWet'
+import { otherJar } from './otherJar'
 import { overheating } from './overheating'
 import { partTooDry } from './partTooDry'
 import { patternTooFast } from './patternTooFast'
@@ -69,6 +70,7 @@ export const rules: Rule[] = [
   superfatDullsCleaning,
   superfatHigh,
   lyeStatedWeak,
+  otherJar,
   lauricHeavy,
   lauricHot,
   milkInHotLye,

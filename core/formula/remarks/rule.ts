@@ -16,6 +16,8 @@ export interface Subject {
 export interface Limits {
   /** Share of fatty matter at pour; null where no standard asks for one. */
   leastFattyMatter: number | null
+  /** What the label of the open tin of lye says; null where nobody has read it. */
+  lyeTin?: { label: 'naoh' | 'koh' | null }
 }
 export const noLimits: Limits = { leastFattyMatter: null }
 

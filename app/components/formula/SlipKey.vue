@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { FirstQuestion } from '#contracts/words'
+import type { Workshop } from '#contracts/workshop'
+
+/** One answer of a first question: one press keeps it for the whole workshop. */
+const {
+  question,
+  changes,
+  lit = false,
+} = defineProps<{
+  question: FirstQuestion
+  changes: Partial<Workshop>
+  /** What holds until somebody says. */
+  lit?: boolean
+}>()
+const emit = defineEmits<{ said: [] }>()
+const workshop = useWorkshop()
+const toasts = useToasts()
+async function press() {
+  try {
+    await workshop.answer(question, changes)
+    emit('said')
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
+}
+</script>
+
+<template>
+  <button
+    type="button"
+    class="figure rounded-sm border px-3 py-1.5 text-center font-semibold"
+    :class="
+      lit
+        ? 'border-slate bg-slate text-white'
+        : 'border-[#8c7c4f] bg-white text-[#182022] hover:border-ink'
+    "
+    @click="press"
+  >
+    <slot />
+  </button>
+</template>
