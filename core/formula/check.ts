@@ -6,6 +6,9 @@ import type { Library } from '../materials/library'
 import { computeFormula, divideOils } from './compute'
 import { oilsForSize } from './size'
 
+/** Pairs of evaluations for the one ratio of several pots; it is all but affine. */
+const mostSteps = 8
+
 /** A formula whose lye and water are known, with the superfat and water that follow. */
 export interface Checked {
   document: FormulaDocument
@@ -36,28 +39,41 @@ export function checkFormula(
       ],
     }
   const pure = pureAlkaliIn(lyeGrams, document.alkali)
-  const water: FormulaDocument['water'] = { held: 'grams', value: waterGrams }
-  /** The formula with so many oils and the superfat that makes its lye the given one. */
+  type Water = FormulaDocument['water']
+  /** The formula by its fats and so much water, with the superfat that makes its lye the given one. */
+  const settled = (sized: FormulaDocument, water: Water) => {
+    const wet = { ...sized, water }
+    const lyeAt = (superfat: number) => computeFormula({ ...wet, superfat }, library).lye.pureAsNaoh
+    const atNone = lyeAt(0)
+    const perFat = atNone - lyeAt(1)
+    const found = { ...wet, superfat: perFat > 0 ? (atNone - pure) / perFat : 0 }
+    return { document: found, result: computeFormula(found, library) }
+  }
+  const held: Water = { held: 'grams', value: waterGrams }
+  /** With so many oils; null where every fat has its weight. */
   const withOils = (oils: number | null) => {
     const sized: FormulaDocument =
       oils === null
-        ? { ...document, water }
+        ? document
         : {
             ...document,
-            water,
             size: { by: 'lines' },
             fats: document.fats.map(({ share: _, ...line }, index) => ({
               ...line,
               grams: divideOils(document, oils)[index]!,
             })),
           }
-    const lyeAt = (superfat: number) =>
-      computeFormula({ ...sized, superfat }, library).lye.pureAsNaoh
-    const atNone = lyeAt(0)
-    const perFat = atNone - lyeAt(1)
-    const superfat = perFat > 0 ? (atNone - pure) / perFat : 0
-    const settled = { ...sized, superfat }
-    return { document: settled, result: computeFormula(settled, library) }
+    if (!document.parts.length) return settled(sized, held)
+    // Pots share one jug: each gets its part of the lye *with* its water, so it is the ratio that is the same in all.
+    const at = (ratio: number) => settled(sized, { held: 'ratio', value: ratio })
+    let ratio = 2
+    for (let step = 0; step < mostSteps; step++) {
+      const now = at(ratio).result.water.weighed
+      const slope = (at(ratio * 1.01).result.water.weighed - now) / (ratio * 0.01)
+      if (!(slope > 0) || Math.abs(waterGrams - now) <= waterGrams * 1e-12) break
+      ratio += (waterGrams - now) / slope
+    }
+    return at(Math.max(1e-6, ratio))
   }
   const direct = document.size.by === 'lines'
   const oils = direct ? null : oilsForSize(document, library, (trial) => withOils(trial).result)
@@ -72,7 +88,7 @@ export function checkFormula(
     }
   const found = withOils(oils)
   return {
-    document: { ...document, water, superfat: found.document.superfat },
+    document: { ...document, water: found.document.water, superfat: found.document.superfat },
     result: found.result,
   }
 }
