@@ -15,6 +15,9 @@ interface Told {
   scents?: Scent[]
   extras?: Record<string, number>
   milk?: [id: string, share: number, way?: WayOfLiquid]
+  /** Liquids held by weight, g, in the lye. */
+  held?: Record<string, number>
+  iceGrams?: number
   purity?: number
   size?: FormulaDocument['size']
   parts?: FormulaDocument['parts']
@@ -57,7 +60,13 @@ function documentOf(told: Told): FormulaDocument {
             way: told.milk[2] ?? 'poured',
           },
         ]
-      : [],
+      : Object.entries(told.held ?? {}).map(([id, grams]) => ({
+          id,
+          grams,
+          moment: 'lye',
+          way: 'poured',
+        })),
+    ...(told.iceGrams === undefined ? {} : { iceGrams: told.iceGrams }),
     additives: Object.entries(told.extras ?? {}).map(([id, rate]) => ({
       id,
       rate,
@@ -302,6 +311,44 @@ const told: Told[] = [
     extras: { 'rose-clay': 0.02, 'titanium-dioxide': 0.004 },
     notes: 'Jo sells these first. Is there a way without palm?',
     changed: 5,
+  },
+  {
+    name: 'Nine Tides',
+    oils: 1800,
+    shares: { olive: 0.45, coconut: 0.25, shea: 0.2, castor: 0.1 },
+    superfat: 0.05,
+    water: { held: 'ratio', value: 2.4 },
+    parts: Array.from({ length: 9 }, (_, index) => ({
+      name: `tide ${index + 1}`,
+      share: 1 / 9,
+      scent: true,
+      additives:
+        index % 2
+          ? [
+              {
+                id: 'ultramarine',
+                amount: { value: 0.25 + index * 0.1, unit: 'tsp' as const, per: 'kg' as const },
+                carrier: { id: 'olive', ratio: 3, from: 'formula' as const },
+              },
+            ]
+          : [],
+    })),
+    method: { patterns: ['layers'] },
+    notes: 'One lye jug for all nine, divided by weight. Jo counts the layers aloud.',
+    changed: 12,
+  },
+  {
+    name: 'Keel Vinegar',
+    use: 'scrub',
+    oils: 1000,
+    shares: { lard: 0.5, coconut: 0.3, rapeseed: 0.2 },
+    superfat: 0.04,
+    water: { held: 'grams', value: 220 },
+    held: { 'vinegar-5': 80 },
+    iceGrams: 60,
+    notes:
+      'Vinegar in the lye for a harder bar: it takes its own share of the soda. Ice keeps the fumes down.',
+    changed: 16,
   },
 ]
 

@@ -180,7 +180,7 @@ export function useTypedLine() {
         says: `Set the superfat to ${say.value.percent(lye.asked, 2)}`,
         also: say.value.mass(lye.grams),
         act: () => {
-          change({ ...document.value, superfat: Number(lye.asked.toFixed(6)) })
+          change({ ...document.value, superfat: Number(lye.asked.toFixed(10)) })
           done('The superfat is set.')
         },
       },

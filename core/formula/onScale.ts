@@ -40,8 +40,10 @@ export interface SecondOpinion {
   superfat: number
 }
 
+/** A millionth of a step is noise of the computer's own arithmetic, and no step less of lye. */
+const hair = 1e-6
 const nearest = (grams: number, scale: number) => Math.round(grams / scale) * scale
-const down = (grams: number, scale: number) => Math.floor(grams / scale + 1e-9) * scale
+const down = (grams: number, scale: number) => Math.floor(grams / scale + hair) * scale
 
 /** Two paths to one superfat may differ by rounding in the computer, never by more than this. */
 const agreement = 1e-6

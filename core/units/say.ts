@@ -94,7 +94,7 @@ export function speaker({
     massUnit,
     massDown: (grams) => {
       const step = 10 ** -decimals * (system === 'metric' ? 1 : gramsPer.oz)
-      return `${massFigure(Math.floor(grams / step + 1e-9) * step)} ${massUnit}`
+      return `${massFigure(Math.floor(grams / step + 1e-6) * step)} ${massUnit}`
     },
     amount: (grams) => {
       if (system === 'metric') return `${format(grams, 0, 0)} g`

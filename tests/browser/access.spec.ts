@@ -220,7 +220,7 @@ test('the dialogs of size, versions, water, materials and moulds', async ({ page
   await look(() => page.getByRole('button', { name: /^Size:/ }).click())
   await look(() => page.keyboard.press('v'))
   await look(() => page.getByRole('button', { name: 'as a discount' }).click())
-  await look(() => page.getByRole('button', { name: /^lye-heavy: .*\d/ }).click())
+  await look(() => page.getByRole('button', { name: /^lye left over: .*\d/ }).click())
   await look(() => page.getByRole('button', { name: 'Regions' }).click())
   await look(async () => {
     await page.getByRole('button', { name: 'More for Lard' }).click()

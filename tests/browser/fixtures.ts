@@ -36,14 +36,10 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.getByText('Saved', { exact: true })).toBeVisible()
 }
 
-/** What the typed line may mean. */
-export const suggestions = (page: Page) => page.locator('[role="listbox"] [role="option"]')
-
 /** Types one line into the open formula with the keyboard. */
 export async function typeLine(page: Page, line: string): Promise<void> {
   await page.getByLabel('Add a line by typing').focus()
   await page.keyboard.type(line)
-  await expect(suggestions(page).first()).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.getByLabel('Add a line by typing')).toHaveValue('')
 }
@@ -84,6 +80,16 @@ export async function plannedBatch(
     await send(`${url}/api/batches/${body.id}/events`, 'POST', { id: v7(), ...event })
   return body
 }
+/** Answers the typed line offers. */
+export const answers = (page: Page) => page.getByRole('listbox', { name: 'Answers' })
+
+/** Sizes the open formula by the weight of all its oils. */
+export async function sizeOils(page: Page, weight: string): Promise<void> {
+  await page.getByRole('button', { name: /^Size:/ }).click()
+  await page.getByRole('dialog').getByLabel('Weight of all oils').fill(weight)
+  await page.getByRole('button', { name: /^Use it/ }).click()
+}
+
 /** Bars on a plank of the rack. */
 export const plank = (page: Page, name: string, bar: RegExp) =>
   page.getByRole('region', { name }).getByRole('button', { name: bar })

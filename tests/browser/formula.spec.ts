@@ -1,4 +1,4 @@
-import { expect, openFormula, saved, test, typeLine } from './fixtures'
+import { answers, expect, openFormula, saved, sizeOils, test, typeLine } from './fixtures'
 
 test('water in three ways: what is typed is held, the others follow', async ({ page }) => {
   await openFormula(page, 'Plain Tallow')
@@ -23,7 +23,11 @@ test('what is open goes to one fat with one click, and a fix is one click', asyn
   await openFormula(page, 'Plain Tallow')
   await page.getByLabel('Beef tallow, share of oils').fill('60')
   await expect(page.getByText('10 % open')).toBeVisible()
-  await expect(page.getByText('The fats add up to 90 %')).toBeVisible()
+  await expect(page.getByText('10 % still to place.')).toBeVisible()
+  // A draft is never judged, whatever its superfat.
+  await page.getByRole('textbox', { name: 'Superfat', exact: true }).fill('-2')
+  await expect(page.getByText('Stop.')).toHaveCount(0)
+  await page.getByRole('textbox', { name: 'Superfat', exact: true }).fill('5')
   await page
     .getByRole('button', { name: 'Give what is open to Coconut oil, melts at 24 °C' })
     .click()
@@ -130,15 +134,18 @@ test('two windows: both versions are offered, none is lost', async ({ page, cont
 test('a fat of your own, a trace fat and a scent with its maximum', async ({ page }) => {
   await openFormula(page, 'Plain Tallow')
   await page.getByLabel('Add a line by typing').fill('Estuary oil 10%')
-  await page.getByRole('option', { name: /as a fat of your own/ }).click()
+  await page.keyboard.press('Enter')
+  await answers(page).getByText('a fat of my own').click()
   await page.getByRole('dialog').getByLabel('Saponification value, mg KOH per g').last().fill('187')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByLabel('Estuary oil, share of oils')).toHaveValue('10')
+  await page.getByLabel('Beef tallow, share of oils').fill('60')
   await page.getByRole('button', { name: 'More for Castor oil' }).click()
   await page.getByRole('menuitem', { name: 'Leave out of the lye' }).click()
-  await expect(page.getByText('in all.')).toBeVisible()
+  await expect(page.getByText(/of lye makes it/)).toBeVisible()
   await page.getByLabel('Add a line by typing').fill('Tar & thyme 5%')
-  await page.getByRole('option', { name: /as a scent/ }).click()
+  await page.keyboard.press('Enter')
+  await answers(page).getByText('a scent', { exact: true }).click()
   await page.getByRole('button', { name: 'More for Tar & thyme' }).click()
   await page.getByRole('menuitem', { name: 'Maximum in the finished bar…' }).click()
   await page.getByRole('dialog').getByRole('textbox').fill('2')
@@ -176,14 +183,18 @@ test('the list: find, duplicate, rename, delete and take it back', async ({ page
 test('ounces and Fahrenheit anywhere', async ({ page }) => {
   await openFormula(page, 'Plain Tallow')
   await page.getByRole('button', { name: /Workshop settings/ }).click()
-  await page.getByLabel('ounces and °F').check()
+  await page.getByLabel('ounces').check()
+  await page.getByLabel('°F').check()
   await page.getByRole('button', { name: 'Keep' }).click()
-  await expect(page.getByLabel('Weight of all oils')).toHaveValue('70.5')
+  // 2,000 g are 4 lb 6.5 oz: pounds from two of them up.
+  await expect(page.getByRole('button', { name: 'Size: 4 lb 6.5 oz of oils' })).toBeVisible()
   await expect(page.getByTestId('lye')).toHaveText(/oz$/)
-  await page.getByLabel('Weight of all oils').fill('35.274')
-  await expect(page.getByText('· 35.3 oz')).toBeVisible()
-  await page.getByLabel('Weight of all oils').fill('1 kg')
-  await expect(page.getByText('· 35.3 oz')).toBeVisible()
+  await expect(page.getByText('Coconut oil, melts at 75 °F').first()).toBeVisible()
+  await expect(page.getByText('°C')).toHaveCount(0)
+  await sizeOils(page, '35.274')
+  await expect(page.getByRole('button', { name: 'Size: 2 lb 3.3 oz of oils' })).toBeVisible()
+  await sizeOils(page, '1 kg')
+  await expect(page.getByRole('button', { name: 'Size: 2 lb 3.3 oz of oils' })).toBeVisible()
 })
 
 test('what is not there is told in a sentence', async ({ page }) => {
@@ -193,23 +204,31 @@ test('what is not there is told in a sentence', async ({ page }) => {
   await expect(page.getByText('There is nothing at this address.')).toBeVisible()
 })
 
-test('sized by a mould, the batch fills it; by bars, it makes them', async ({ page }) => {
+test('sized by a box, the batch fills it; by bars, it makes them; cancelled, nothing changes', async ({
+  page,
+}) => {
   await openFormula(page, 'Plain Tallow')
-  await page.getByRole('button', { name: /^Size:/ }).click()
-  await page.getByLabel('A mould').check()
+  const size = page.getByRole('button', { name: /^Size:/ })
+  await size.click()
   await page.getByLabel('Inside length').last().fill('250')
   await page.getByLabel('Inside width').last().fill('80')
   await page.getByLabel('Depth to fill').last().fill('70')
-  await expect(page.getByText(/of batter, 1,400 ml/)).toBeVisible()
-  await page.getByLabel('Bars, by their weight when dry').check()
+  await page.getByLabel('What the box is made of').selectOption('aluminium')
+  await expect(page.getByText('Lye eats aluminium')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Fill it' })).toBeDisabled()
+  await page.getByLabel('What the box is made of').selectOption('pp')
+  await page.getByRole('button', { name: 'Fill it' }).click()
+  await expect(page.getByTestId('size-title')).toHaveText('100 % full')
+  await page.getByRole('button', { name: 'Cancel' }).click()
+  await expect(page.getByRole('button', { name: 'Size: 2,000 g of oils' })).toBeVisible()
+  await size.click()
   await page.getByLabel('Count of bars').fill('14')
   await page.getByLabel('Weight of a dry bar').fill('100')
-  await page.getByRole('button', { name: 'Done' }).click()
+  await page.getByRole('button', { name: /^Use it/ }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
   await expect(page.getByRole('button', { name: /14 bars of 100 g/ })).toBeVisible()
   await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(page.getByRole('button', { name: /Mould of 1,400 ml/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Size: 2,000 g of oils' })).toBeVisible()
 })
 
 test('a batter in three pots: its picture, its table, its sums', async ({ page }) => {
@@ -241,10 +260,10 @@ test('spoons and drops are estimates; ready-mixed lye and potash are weighed as 
   await openFormula(page, 'Plain Tallow')
   await typeLine(page, '2 tsp rose clay')
   await expect(page.getByLabel('Rose clay, tsp')).toHaveValue('2')
-  await expect(page.getByText('≈ 6.4')).toBeVisible()
+  await expect(page.getByText('≈ 6.5')).toBeVisible()
   await page.getByRole('button', { name: 'More for Rose clay' }).click()
   await page.getByRole('menuitem', { name: 'Say it as weight' }).click()
-  await expect(page.getByLabel('Rose clay, weight')).toHaveValue('6.41')
+  await expect(page.getByLabel('Rose clay, weight')).toHaveValue('6.5')
   await page.getByRole('button', { name: /NaOH 98.5 % pure/ }).click()
   await page.getByLabel('It is a ready-mixed solution').check()
   await page.getByLabel('Share of potash').fill('10')

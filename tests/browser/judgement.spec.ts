@@ -55,8 +55,8 @@ test('lye risk: drawn within half a second of a change, and the superfat that wi
   page,
 }) => {
   await openFormula(page, 'Plain Tallow')
-  const spark = page.getByRole('button', { name: /^lye-heavy/ })
-  await expect(spark).toContainText('under 1 in 10,000')
+  const spark = page.getByRole('button', { name: /^lye left over/ })
+  await expect(spark).toContainText('under 1 in 1,000')
   await page.getByRole('textbox', superfat).fill('0')
   await expect(spark).toContainText(/of 100|1 in \d+$/)
   await spark.click()

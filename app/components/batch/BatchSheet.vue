@@ -194,8 +194,8 @@ const steps = computed(() => [
             >
               {{ line.substance === 'lye' ? say.massDown(line.grams) : say.mass(line.grams) }}
             </td>
-            <td class="w-56 pl-4 whitespace-nowrap">
-              ____________
+            <td class="w-60 pl-4 whitespace-nowrap">
+              ________
               <small v-if="say.pounds(line.grams)" class="figure">{{
                 say.pounds(line.grams)
               }}</small>
@@ -258,7 +258,7 @@ const steps = computed(() => [
     </template>
     <section
       aria-label="Room for notes"
-      class="mt-3 hidden border-2 border-ink px-2 py-1 print:block print:min-h-[16mm]"
+      class="mt-3 hidden border-2 border-ink px-2 py-1 print:block print:min-h-[13mm]"
     >
       <h3 class="text-[12px]">what was different today</h3>
     </section>

@@ -7,7 +7,7 @@ const points = [
   {
     id: 'metal',
     bold: 'No aluminium:',
-    says: 'steel, or plastic marked PP or HDPE; no thin glass',
+    says: 'steel, PP or HDPE; no thin glass',
   },
   { id: 'window', bold: 'Children and pets out,', says: 'a window open for the fumes' },
   {
@@ -23,7 +23,7 @@ const points = [
     <li v-for="point in points" :key="point.id" class="relative text-[13.5px] leading-snug">
       <svg
         viewBox="0 0 80 60"
-        class="h-14 w-20"
+        class="h-14 w-20 print:h-10"
         aria-hidden="true"
         fill="none"
         stroke="#182022"

@@ -17,6 +17,11 @@ const with_ = (jar: Jar) => ({
     isCitric(line) ? { ...line, id: `citric-acid-${jar}` } : line,
   ),
 })
+/** Finer than the scale, or the two crystals would look alike. */
+const finely = (grams: number) =>
+  say.value.system === 'metric'
+    ? `${say.value.number(grams, 1)} g`
+    : `${say.value.number(grams / 28.349523125, 3)} oz`
 const taken = (jar: Jar) =>
   computeFormula(with_(jar), library.value)
     .additives.filter(isCitric)
@@ -35,16 +40,16 @@ const taken = (jar: Jar) =>
         :key="kind.jar"
         question="citric-acid"
         :changes="{ citricAcid: kind.jar }"
-        @said="change(with_(kind.jar))"
+        :then="() => change(with_(kind.jar))"
       >
         {{ kind.says }}
         <small class="block font-normal">{{ kind.also }}</small>
-        <small class="block font-normal">takes {{ say.mass(taken(kind.jar)) }} of lye</small>
+        <small class="block font-normal">takes {{ finely(taken(kind.jar)) }} of lye</small>
       </SlipKey>
       <SlipKey
         question="citric-acid"
         :changes="{ citricAcid: 'monohydrate' }"
-        @said="change(with_('monohydrate'))"
+        :then="() => change(with_('monohydrate'))"
         >It does not say</SlipKey
       >
     </div>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** At each new tin of lye: what does its label say? */
 const { open: lacking, put } = useFormulaEditor()
+const { settings } = storeToRefs(useWorkshop())
 const drain = ref(false)
 </script>
 
 <template>
   <FirstSlip
-    v-if="!lacking.length"
+    v-if="!lacking.length && settings.said.includes('scale')"
     question="lye-label"
     asks="Which lye is in the tin? Read its label."
   >
@@ -18,7 +19,7 @@ const drain = ref(false)
       <SlipKey
         question="lye-label"
         :changes="{ lyeTin: { label: 'koh', open: null } }"
-        @said="put(['alkali', 'kohShare'], 1)"
+        :then="() => put(['alkali', 'kohShare'], 1)"
       >
         potassium hydroxide
         <small class="block font-normal">caustic potash, KOH</small>

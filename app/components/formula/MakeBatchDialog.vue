@@ -33,7 +33,10 @@ const blocked = computed(
     !bars.value,
 )
 /** What is still open says it in plainer words than the fault of the document behind it. */
-const plainFaults = computed(() => (editor.open.value.length ? editor.open.value : faults.value))
+const plainFaults = computed(() => {
+  const open = editor.open.value.filter((item) => item.id !== 'empty')
+  return open.length ? open : faults.value
+})
 
 async function make() {
   if (blocked.value || busy.value) return

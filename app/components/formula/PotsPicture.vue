@@ -87,8 +87,8 @@ const height = 300
     <figcaption class="flex justify-between">
       <h2>The pots, to scale</h2>
       <span class="text-[12.5px] text-ink-3"
-        >{{ weighed.ownJugs ? 'each with its own lye jug' : 'one lye jug, divided' }},
-        {{ say.volume((pots[0]?.litres ?? 1) * 1000) }} pots</span
+        >{{ weighed.ownJugs ? 'a lye jug each' : 'one lye jug, divided' }},
+        {{ say.number(pots[0]?.litres ?? 1, (pots[0]?.litres ?? 1) % 1 ? 1 : 0) }} l</span
       >
     </figcaption>
     <div class="mt-2 flex min-h-0 flex-1 gap-1.5 overflow-x-auto">

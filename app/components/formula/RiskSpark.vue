@@ -35,13 +35,13 @@ const fine = computed(() => (risk?.lyeHeavy ?? 0) <= settings.value.lyeRisk)
     @click="emit('open')"
   >
     <span
-      class="figure text-xs font-semibold"
+      class="figure text-xs font-semibold whitespace-nowrap"
       :class="risk?.draws ? (fine ? 'text-ok' : 'text-stop') : 'text-ink-2'"
       >{{
         risk?.draws ? `lye left over: ${oddsText(risk.lyeHeavy)}` : 'lye left over: drawing'
       }}</span
     >
-    <span class="text-xs text-ink-2">by the spread of the fats</span>
+    <span class="text-xs whitespace-nowrap text-ink-2">by the spread of the fats</span>
     <svg :width="width" :height="height" aria-hidden="true">
       <template v-if="picture">
         <path :d="picture.path" fill="#cfdcd6" />

@@ -29,13 +29,17 @@ function sizeAs(size: Size) {
 /** As it was when the dialog opened. */
 function keep() {
   draft.value = structuredClone(toRaw(document.value))
-  picked.value = null
+  chosen.value = []
 }
 
 /* Into moulds */
-const picked = ref<string | null>(null)
-const count = ref<number | null>(1)
-const fill = ref<number | null>(1)
+interface Chosen {
+  record: WorkshopMould
+  count: number | null
+  fill: number | null
+}
+const chosen = ref<Chosen[]>([])
+const isChosen = (name: string) => chosen.value.some(({ record }) => record.name === name)
 const carton = reactive({
   lengthMm: 195 as number | null,
   widthMm: 70 as number | null,
@@ -71,28 +75,43 @@ const known = computed(() =>
     .map(({ document: record }) => record)
     .sort((a, b) => a.name.localeCompare(b.name)),
 )
-const record = computed(() =>
-  picked.value === '' ? cartonRecord.value : known.value.find(({ name }) => name === picked.value),
-)
-function fillMould() {
-  if (!record.value) return
-  const mould = mouldForFormula(record.value)
-  const line = { name: record.value.name.slice(0, 120), mould, fill: fill.value ?? 1 }
-  sizeAs({
-    by: 'moulds',
-    moulds: Array.from({ length: Math.max(1, count.value ?? 1) }, () => line),
-  })
+function fillMoulds() {
+  const lines = chosen.value.flatMap(({ record, count, fill }) =>
+    Array.from({ length: Math.max(1, count ?? 1) }, () => ({
+      name: record.name.slice(0, 120),
+      mould: mouldForFormula(record),
+      fill: fill ?? 1,
+    })),
+  )
+  if (lines.length) sizeAs({ by: 'moulds', moulds: lines.slice(0, 20) })
 }
-function pick(name: string) {
-  picked.value = name
-  const chosen = name === '' ? cartonRecord.value : known.value.find((one) => one.name === name)!
-  const needed = Math.ceil(millilitres.value / mouldMillilitres(mouldForFormula(chosen)) - 0.3)
-  count.value = Math.min(chosen.owned, Math.max(1, before.value.oils > 0 ? needed : 1))
-  fillMould()
+/** As many of one as the batter needs, or all there are. */
+function choiceOf(record: WorkshopMould): Chosen {
+  const needed = Math.ceil(millilitres.value / mouldMillilitres(mouldForFormula(record)) - 0.3)
+  return {
+    record,
+    count: Math.min(record.owned, Math.max(1, before.value.oils > 0 ? needed : 1)),
+    fill: 1,
+  }
 }
-watch([count, fill, carton], () => {
-  if (picked.value === '' && !cartonReady.value) return
-  if (picked.value !== null) fillMould()
+/** Only this one. */
+function pick(record: WorkshopMould) {
+  chosen.value = [choiceOf(record)]
+}
+/** This one too, or no longer; without the last one it is as it was. */
+function also(record: WorkshopMould) {
+  if (isChosen(record.name) && chosen.value.length === 1) return keep()
+  chosen.value = isChosen(record.name)
+    ? chosen.value.filter(({ record: { name } }) => name !== record.name)
+    : [...chosen.value, { ...choiceOf(record), count: 1 }]
+}
+const hasCarton = computed(() => chosen.value.some(({ record }) => !known.value.includes(record)))
+watch(chosen, fillMoulds, { deep: true })
+watch(cartonRecord, (record) => {
+  if (!hasCarton.value || !cartonReady.value) return
+  chosen.value = chosen.value.map((one) =>
+    known.value.includes(one.record) ? one : { ...one, record },
+  )
 })
 
 /* Without one */
@@ -110,7 +129,7 @@ const bars = computed(() =>
     : { count: round(driedGrams(result.value) / 100), grams: 100 },
 )
 function without(next: Size) {
-  picked.value = null
+  chosen.value = []
   sizeAs(next)
 }
 
@@ -155,17 +174,16 @@ const rows = computed(() => {
   ]
 })
 const title = computed(() => {
-  if (record.value) {
-    const { mould } = record.value
-    const times = count.value ?? 1
-    if (mould.shape === 'cavities') return `All ${mould.count * times} filled`
-    return `${times > 1 ? `${times} × ` : ''}${say.value.percent(fill.value ?? 1, 0)} full`
-  }
-  return `${say.value.amount(result.value.oils)} of oils`
+  const [one, ...others] = chosen.value
+  if (!one) return `${say.value.amount(result.value.oils)} of oils`
+  const volume = poured.value.reduce((sum, filling) => sum + filling.millilitres, 0)
+  if (others.length) return `${poured.value.length} moulds, ${say.value.volume(volume)}`
+  const { mould } = one.record
+  const times = one.count ?? 1
+  if (mould.shape === 'cavities') return `All ${mould.count * times} filled`
+  return `${times > 1 ? `${times} × ` : ''}${say.value.percent(one.fill ?? 1, 0)} full`
 })
-const unlit = computed(
-  () => !(result.value.oils > 0) || (picked.value === '' && !cartonReady.value),
-)
+const unlit = computed(() => !(result.value.oils > 0) || (hasCarton.value && !cartonReady.value))
 function use() {
   if (unlit.value) return
   change(draft.value)
@@ -191,7 +209,7 @@ function use() {
         <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
           <div
             class="col-span-2 grid content-between gap-2 rounded-sm bg-white px-3 py-2.5"
-            :class="picked === '' ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3'"
+            :class="hasCarton ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3'"
           >
             <b class="font-semibold">A carton or box: type its inside</b>
             <div class="flex flex-wrap items-center gap-1.5">
@@ -248,7 +266,10 @@ function use() {
                   full of {{ say.volume(mouldMillilitres(cartonRecord.mould)) }}</small
                 ></span
               >
-              <AppButton :disabled="!cartonReady" :aria-pressed="picked === ''" @click="pick('')"
+              <AppButton
+                :disabled="!cartonReady"
+                :aria-pressed="hasCarton"
+                @click="pick(cartonRecord)"
                 >Fill it</AppButton
               >
             </div>
@@ -258,8 +279,10 @@ function use() {
             :key="one.name"
             :record="one"
             :millilitres="millilitres"
-            :chosen="picked === one.name"
-            @choose="pick(one.name)"
+            :chosen="isChosen(one.name)"
+            :others="chosen.length > (isChosen(one.name) ? 1 : 0)"
+            @choose="pick(one)"
+            @also="also(one)"
           />
         </div>
         <p v-if="moulds.problem" role="alert" class="text-stop">{{ moulds.problem }}</p>
@@ -326,33 +349,41 @@ function use() {
         <FattyMatterBox v-if="result.oils > 0" v-model="draft" />
       </div>
       <div class="flex flex-col gap-3 bg-ground px-5 py-4">
-        <p class="text-ink-2">{{ record?.name ?? 'Without a mould' }}</p>
+        <p class="text-ink-2">
+          {{ chosen.map(({ record }) => record.name).join(' and ') || 'Without a mould' }}
+        </p>
         <p class="figure text-key leading-tight font-[650]" data-testid="size-title">{{ title }}</p>
-        <MouldPicture v-if="record" :record="record" :px-per-mm="0.6" :fill="fill ?? 1" />
-        <div v-if="record" class="flex flex-wrap items-center gap-3">
-          <label class="flex items-center gap-2"
-            >How many
-            <NumberField
-              v-model="count"
-              :label="`How many of ${record.name}`"
-              class="w-16"
-              :decimals="0"
-              :min="1"
-              :max="20"
-            />
-          </label>
-          <label class="flex items-center gap-2"
-            >filled
-            <NumberField
-              v-model="fill"
-              kind="percent"
-              :label="`${record.name}, how full`"
-              class="w-20"
-              :decimals="0"
-              :min="0.05"
-              :max="1"
-            />
-          </label>
+        <div v-for="one in chosen" :key="one.record.name" class="grid gap-2">
+          <MouldPicture
+            :record="one.record"
+            :px-per-mm="chosen.length > 1 ? 0.3 : 0.6"
+            :fill="one.fill ?? 1"
+          />
+          <div class="flex flex-wrap items-center gap-3">
+            <label class="flex items-center gap-2"
+              >How many
+              <NumberField
+                v-model="one.count"
+                :label="`How many of ${one.record.name}`"
+                class="w-16"
+                :decimals="0"
+                :min="1"
+                :max="20"
+              />
+            </label>
+            <label class="flex items-center gap-2"
+              >filled
+              <NumberField
+                v-model="one.fill"
+                kind="percent"
+                :label="`${one.record.name}, how full`"
+                class="w-20"
+                :decimals="0"
+                :min="0.05"
+                :max="1"
+              />
+            </label>
+          </div>
         </div>
         <table v-if="result.oils > 0" class="figure w-full">
           <thead>
@@ -393,14 +424,15 @@ function use() {
             <template v-if="filling.each"
               >{{ filling.each.count }} × {{ say.amount(filling.each.grams) }} =
             </template>
-            {{ say.amount(filling.grams) }}
+            {{ say.amount(filling.grams) }}, {{ say.volume(filling.millilitres) }} of
+            {{ say.volume(filling.capacity) }}
           </li>
         </ul>
         <p v-if="byGrams && draft.size.by !== 'lines'" class="text-sm text-ink-2">
           The shares keep the typed weights exactly; “by weight” on the formula brings them back.
         </p>
         <div class="mt-auto flex flex-wrap gap-3">
-          <AppButton v-if="draft.size.by !== document.size.by || picked !== null" @click="keep"
+          <AppButton v-if="draft.size.by !== document.size.by || chosen.length" @click="keep"
             >Keep {{ say.amount(before.oils) }}</AppButton
           >
           <AppButton @click="open = false">Cancel <kbd>Esc</kbd></AppButton>

@@ -7,19 +7,21 @@ const {
   question,
   changes,
   lit = false,
+  then = undefined,
 } = defineProps<{
   question: FirstQuestion
   changes: Partial<Workshop>
   /** What holds until somebody says. */
   lit?: boolean
+  /** What it changes on this formula besides; the slip itself is gone by then. */
+  then?: () => void
 }>()
-const emit = defineEmits<{ said: [] }>()
 const workshop = useWorkshop()
 const toasts = useToasts()
 async function press() {
   try {
     await workshop.answer(question, changes)
-    emit('said')
+    then?.()
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
   }

@@ -34,7 +34,7 @@ const lyeShown = computed(() => {
       kind="percent"
       big
       label="Superfat"
-      class="w-24"
+      class="w-20 shrink-0"
       :min="-0.5"
       :max="0.9"
       :step="0.005"

@@ -4,13 +4,15 @@ import { capacityOf } from '#core/mould/capacity'
 import { stuffOf } from '#core/mould/stuff'
 
 /** A mould drawn to scale with the batter as it is in it, and how full that makes it. */
-const { record, millilitres, chosen } = defineProps<{
+const { record, millilitres, chosen, others } = defineProps<{
   record: WorkshopMould
   /** Of the batter as it is now. */
   millilitres: number
   chosen: boolean
+  /** Whether other moulds are chosen, so that this one may join them. */
+  others: boolean
 }>()
-const emit = defineEmits<{ choose: [] }>()
+const emit = defineEmits<{ choose: []; also: [] }>()
 const { say } = storeToRefs(useWorkshop())
 const never = computed(() => stuffOf[record.material].never)
 const capacity = computed(() => capacityOf(record))
@@ -41,31 +43,42 @@ const words = computed(() => {
 </script>
 
 <template>
-  <button
-    type="button"
-    class="grid content-between gap-2 rounded-sm bg-white px-3 py-2.5 text-left disabled:bg-ground"
-    :class="chosen ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3 hover:outline-ink'"
-    :aria-pressed="chosen"
-    :disabled="!!never"
-    @click="emit('choose')"
-  >
-    <span class="flex justify-between gap-2">
-      <b class="truncate font-semibold">{{ record.name }}</b>
-      <small v-if="record.owned > 1" class="shrink-0 text-ink-2">{{ record.owned }} here</small>
-    </span>
-    <span class="relative flex min-h-14 items-end overflow-hidden">
-      <MouldPicture :record="record" :px-per-mm="0.36" :fill="fill" />
-      <i
-        v-if="never"
-        class="absolute inset-y-1/2 left-0 w-28 -rotate-[28deg] border-t-4 border-stop"
-      />
-    </span>
-    <span v-if="never" class="font-semibold text-stop"
-      >{{ stuffOf[record.material].says.toLowerCase() }}: lye eats it</span
+  <div class="relative grid">
+    <button
+      type="button"
+      class="grid content-between gap-2 rounded-sm bg-white px-3 py-2.5 text-left disabled:bg-ground"
+      :class="chosen ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3 hover:outline-ink'"
+      :aria-pressed="chosen"
+      :disabled="!!never"
+      @click="emit('choose')"
     >
-    <span v-else class="figure" :class="fill > record.owned ? 'text-warn' : ''"
-      ><b class="text-[15px]">{{ words.full }}</b
-      >{{ ' ' }}<small class="text-ink-2">{{ words.also }}</small></span
+      <span class="flex justify-between gap-2">
+        <b class="truncate font-semibold">{{ record.name }}</b>
+        <small v-if="record.owned > 1" class="shrink-0 text-ink-2">{{ record.owned }} here</small>
+      </span>
+      <span class="relative flex min-h-14 items-end overflow-hidden">
+        <MouldPicture :record="record" :px-per-mm="0.36" :fill="fill" />
+        <i
+          v-if="never"
+          class="absolute inset-y-1/2 left-0 w-28 -rotate-[28deg] border-t-4 border-stop"
+        />
+      </span>
+      <span v-if="never" class="font-semibold text-stop"
+        >{{ stuffOf[record.material].says.toLowerCase() }}: lye eats it</span
+      >
+      <span v-else class="figure" :class="fill > record.owned ? 'text-warn' : ''"
+        ><b class="text-[15px]">{{ words.full }}</b
+        >{{ ' ' }}<small class="text-ink-2">{{ words.also }}</small></span
+      >
+    </button>
+    <button
+      v-if="others && !never"
+      type="button"
+      class="link absolute right-2 bottom-2 bg-white text-sm"
+      :aria-label="chosen ? `Without ${record.name}` : `${record.name} too`"
+      @click="emit('also')"
     >
-  </button>
+      {{ chosen ? 'without' : 'too' }}
+    </button>
+  </div>
 </template>
