@@ -1,6 +1,6 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { describe, expect, it } from 'vitest'
-import { checkFormulaText, computeFormulaText } from './answers'
+import { checkFormulaText, computeFormulaText, readRecipeText } from './answers'
 
 const base = {
   format: 'mantle.formula',
@@ -195,5 +195,91 @@ describe('a bad document gives a path and a sentence', () => {
     expect(computeFormulaText([1])).toEqual({
       errors: [{ path: '', says: 'This must be an object with keys.' }],
     })
+  })
+})
+
+describe('npm run -s formula -- --read', () => {
+  const read = (text: string) =>
+    readRecipeText(text) as {
+      lines: {
+        kind: string
+        id: string | null
+        grams: number | null
+        doubtful: boolean
+        candidates?: object[]
+      }[]
+      superfat: number | null
+      superfatRange: [number, number] | null
+      ratio: number | null
+      strength: number | null
+      verdicts: { severity: string; says: string; because: string }[]
+    }
+
+  it('shares with a total, on one line', () => {
+    const { lines, superfat, verdicts } = read('60% lard 40% coconut 6% superfat 800 grams')
+    expect(lines.map(({ kind }) => kind)).toEqual(['fat', 'fat', 'superfat', 'size'])
+    expect(lines.every(({ doubtful }) => !doubtful)).toBe(true)
+    expect(superfat).toBeNull()
+    expect(verdicts[0]!.says).toBe('No lye found in it.')
+  })
+
+  it('amounts in the recipe’s own unit, and lye by its strength as the alkali it holds', () => {
+    const { lines, superfat, ratio } = read(
+      '500 g olive oil\n250 g coconut oil\nlye solution 50% 206, water 100',
+    )
+    expect(lines[2]).toMatchObject({ kind: 'lye', grams: 103, doubtful: false })
+    expect(lines[3]).toMatchObject({ kind: 'water', grams: 100 })
+    // (500·190 + 250·257)/1000 · F = 113.5275
+    expect(superfat).toBeCloseTo(1 - 103 / 113.5275, 4)
+    expect(ratio).toBeCloseTo(203 / 103, 6)
+  })
+
+  it('vinegar counts by its strength: 6.7 per cent and not 49', () => {
+    const { superfat } = read('500 g olive oil\n66.5 g NaOH\n100 g vinegar\n100 g water')
+    // 67.7244 g would take it all; 66.5 less 3.33 for the vinegar
+    expect(superfat).toBeCloseTo(1 - (66.5 - 3.33) / 67.7244, 4)
+  })
+
+  it('what is open leaves no superfat and no good verdict, but a span', () => {
+    const found = read('400 g olive oil\n300 g lye solution\n100 g water')
+    expect(found.superfat).toBeNull()
+    expect(found.lines[1]!.candidates).toHaveLength(3)
+    expect(found.superfatRange![0]).toBeLessThan(found.superfatRange![1])
+    expect(found.verdicts.map(({ severity }) => severity)).not.toContain('know')
+    const sour = read('500 g olive oil\n20 g baking soda\n190 g water')
+    expect(sour.lines[1]).toMatchObject({ kind: 'unknown', doubtful: true })
+  })
+
+  it.each(['', 'hello there', 'Melt everything and stir until it looks like custard'])(
+    'nothing to read in "%s"',
+    (text) => {
+      expect(readRecipeText(text)).toMatchObject({ errors: [{ path: '' }] })
+    },
+  )
+})
+
+describe('names that mean lye or water', () => {
+  it.each([
+    [{ scents: [{ id: 'x', name: 'sodium hydroxide 65 g', grams: 65 }] }, 'scents[0].name'],
+    [{ scents: [{ id: 'lye', grams: 65 }] }, 'scents[0].id'],
+    [{ fats: [{ id: 'own-caustic', name: 'Caustic soda', sap: 190, share: 1 }] }, 'fats[0].name'],
+    [{ additives: [{ id: 'own-distilled-water', grams: 65 }] }, 'additives[0].id'],
+  ])('are refused by path: %j', (changes, path) => {
+    const { errors } = answer(changes) as { errors: { path: string }[] }
+    expect(errors.map((error) => error.path)).toContain(path)
+  })
+})
+
+describe('what a scale can weigh stands beside the exact figures', () => {
+  it('whole grams, rounded down for the lye, and the superfat that has', () => {
+    const found = answer({}) as { grams: { naoh: number }; onScale?: { superfat: number } }
+    const whole = computeFormulaText({ ...base, size: { by: 'oils', grams: 1000 } }, 1) as {
+      grams: { naoh: number }
+      onScale: { scale: number; grams: { naoh: number }; superfat: number; lyeJugs: number }
+    }
+    expect(found.onScale).toBeDefined()
+    expect(whole.onScale.scale).toBe(1)
+    expect(whole.onScale.grams.naoh).toBe(Math.floor(whole.grams.naoh))
+    expect(whole.onScale.lyeJugs).toBe(1)
   })
 })

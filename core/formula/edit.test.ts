@@ -42,7 +42,7 @@ describe('typing what goes in', () => {
     expect(typed('40 g honey').additives[0]).toMatchObject({ id: 'honey', grams: 40 })
     const olive = typed('olive 100%')
     expect(typed('Fir & smoke fragrance 3.2%', olive).scents[0]).toMatchObject({
-      id: 'fir-smoke-fragrance',
+      id: 'fir-and-smoke-fragrance',
       rate: 0.032,
     })
     const own = read('Estuary oil 10%').options.find(({ reading }) => reading.own === 'fat')!
@@ -132,7 +132,7 @@ describe('words for figures', () => {
     expect(speaker({ system: 'imperial' }).temperature(35)).toBe('95 °F')
     expect(speaker().massDown(136.99)).toBe('136.9 g')
     expect(speaker().massDown(0.3)).toBe('0.3 g')
-    expect(speaker({ system: 'imperial' }).massDown(28.349)).toBe('0.99 oz')
+    expect(speaker({ system: 'imperial' }).massDown(28.349)).toBe('0.999 oz')
     expect(speaker().percent(0.0654)).toBe('6.5 %')
     expect(speaker().percent(-0)).toBe('0 %')
   })

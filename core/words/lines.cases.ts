@@ -332,6 +332,8 @@ potash 65 g | ? lye
 300 g lye solution | ? lye
 lye water 380 g | ? lye
 a cup of lye | ? lye
+lye solution 50% 206 | ? lye
+lye 98% pure 65 | ? lye
 2 tbsp lye | ? lye
 lye 1 tsp per lb | ? lye
 lye 65 | ? lye

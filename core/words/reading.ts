@@ -476,7 +476,8 @@ function lye(line: Line): Reading | null {
   if (ratio?.kind === 'ratio') return proportioned(reading, 'ratio', ratio.ratio)
   const strength = strengthOf(line)
   const figure = /\b(strength|concentration|conc)\b/.test(text)
-  if (masses.length === 0 && volumes.length === 0 && strength !== null) {
+  const bare = line.found.find(({ amount }) => amount.kind === 'number')
+  if (masses.length === 0 && volumes.length === 0 && !bare && strength !== null) {
     if (strength >= 0.15 && strength <= 0.55) return proportioned(reading, 'strength', strength)
     return asked(
       reading,
@@ -499,7 +500,15 @@ function lye(line: Line): Reading | null {
     words.some((word) => solutionWords.has(word)) ||
     /\blye water\b/.test(text) ||
     (strength !== null && strength <= 0.55)
-  const weight: Reading = { ...reading, amount: grams?.amount.amount ?? reading.amount }
+  const weight: Reading = {
+    ...reading,
+    amount: grams?.amount.amount ?? bare?.amount ?? reading.amount,
+  }
+  /** The line with its weight settled: by what it says, or asked about where a number has no unit. */
+  const weighedAs = (lye: Reading): Reading =>
+    bare && !grams
+      ? withAmount({ ...line, main: { amount: bare, conflict: false } }, lye)
+      : withAmount(line, lye)
   if (grams?.conflict)
     return asked(weight, 'Two amounts of lye stand in this line, and they are not the same.')
   if (dissolved) {
@@ -518,7 +527,7 @@ function lye(line: Line): Reading | null {
         'How strong is the solution? Its label says.',
         usualStrengths.map((one) => ({
           ...optionOf(
-            withAmount(line, { ...weight, solution: one, name: `Lye solution, ${one * 100} %` }),
+            weighedAs({ ...weight, solution: one, name: `Lye solution, ${one * 100} %` }),
             much === null ? '' : `${Number((much * one).toFixed(1))} g of lye`,
           ),
           name: `${one * 100} %`,
@@ -527,7 +536,7 @@ function lye(line: Line): Reading | null {
     }
     if (strength < 0.1 || strength > 0.55)
       return asked(weight, 'A lye solution holds between 10 and 55 % of lye.')
-    return withAmount(line, {
+    return weighedAs({
       ...weight,
       solution: strength,
       name: `Lye solution, ${Number((strength * 100).toFixed(2))} %`,
@@ -538,10 +547,10 @@ function lye(line: Line): Reading | null {
       return asked(weight, 'Is that the strength of a solution, or how pure the flakes are?', [
         leftOut(line),
       ])
-    return withAmount(line, { ...weight, purity: Math.min(1, strength) })
+    return weighedAs({ ...weight, purity: Math.min(1, strength) })
   }
   if (!main) return asked(weight, 'How much lye? Give its weight.')
-  return withAmount(line, weight)
+  return weighedAs(weight)
 }
 
 /** "ratio 2:1", "33 % concentration": how strong the lye is, without a word for lye. */
@@ -632,10 +641,16 @@ function asMaterial(line: Line, material: Material, left: number[] = []): Readin
   return { ...plain(line, material.kind, material.name, pegs), id: material.id }
 }
 
+/** The name as it was typed: the line without its amounts. */
+const typedName = (line: Line): string =>
+  line.found
+    .reduceRight((text, { start, end }) => `${text.slice(0, start)} ${text.slice(end)}`, line.text)
+    .replace(/\(\s*\)/g, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s,;:=/-]+|[\s,;:=/-]+$/g, '')
+
 function asScent(line: Line, known?: { id: string; name: string }): Reading {
-  const words = line.names
-    .map(({ raw }) => raw)
-    .join(' ')
+  const words = typedName(line)
     .replace(/\beo\b/gi, 'essential oil')
     .replace(/\bfo\b/gi, 'fragrance')
     .replace(/^of /i, '')
@@ -648,13 +663,7 @@ function asScent(line: Line, known?: { id: string; name: string }): Reading {
 }
 
 function asOwn(line: Line, own: 'colour' | 'fat'): Reading {
-  const name = capital(
-    line.names
-      .map(({ raw }) => raw)
-      .join(' ')
-      .replace(/^of /i, '')
-      .trim(),
-  )
+  const name = capital(typedName(line).replace(/^of /i, ''))
   const kind = own === 'fat' ? 'fat' : 'additive'
   return {
     ...plain(

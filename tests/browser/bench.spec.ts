@@ -39,7 +39,7 @@ const milky = {
     { name: 'pale', share: 0.6 },
     { name: 'dark', share: 0.4, additives: [{ id: 'activated-charcoal', grams: 2 }] },
   ],
-  method: { pattern: 'in-pot-swirl' },
+  method: { patterns: ['in-pot-swirl'] },
 }
 
 /** The main key: a step that has just come up takes it only after a moment, since keys bounce. */

@@ -81,7 +81,7 @@ const steps = computed(() => [
 
 <template>
   <article class="sheet px-6 py-5 text-[14px] print:px-0 print:py-0" aria-label="Batch sheet">
-    <header class="flex items-start justify-between gap-6">
+    <header class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 print:flex-nowrap">
       <div class="flex items-center gap-4">
         <BarFace :face="batch.face" :width="64" :height="44" class="print:grayscale" />
         <div>
@@ -194,7 +194,7 @@ const steps = computed(() => [
             >
               {{ line.substance === 'lye' ? say.massDown(line.grams) : say.mass(line.grams) }}
             </td>
-            <td class="w-60 pl-4 whitespace-nowrap">
+            <td class="w-60 pl-4 whitespace-nowrap max-sm:hidden print:table-cell">
               ________
               <small v-if="say.pounds(line.grams)" class="figure">{{
                 say.pounds(line.grams)
@@ -229,11 +229,14 @@ const steps = computed(() => [
           <li
             v-for="(step, index) in steps"
             :key="step.does"
-            class="flex h-[8mm] items-end gap-4 border-b border-ink-3 pb-1"
+            class="flex min-h-[8mm] flex-wrap items-end gap-x-4 border-b border-ink-3 pb-1 print:h-[8mm] print:flex-nowrap"
           >
             <b class="figure w-5">{{ rows + index + 1 }}</b>
             <span class="flex-1">{{ step.does }}</span>
-            <span v-for="(blank, place) in step.blanks" :key="place" class="whitespace-nowrap"
+            <span
+              v-for="(blank, place) in step.blanks"
+              :key="place"
+              class="whitespace-nowrap max-sm:hidden print:inline"
               >{{ blank }} ________</span
             >
             <i class="mb-0.5 block size-4 border-2 border-ink" aria-hidden="true" />

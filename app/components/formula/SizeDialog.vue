@@ -18,7 +18,7 @@ const moulds = useMoulds()
 const open = defineModel<boolean>({ required: true })
 onMounted(() => void moulds.load())
 
-const draft = ref<FormulaDocument>(structuredClone(toRaw(document.value)))
+const draft = ref<FormulaDocument>(plain(document.value))
 const result = computed(() => computeFormula(draft.value, library.value))
 const millilitres = computed(() => batterMillilitres(before.value, library.value))
 const byGrams = computed(() => document.value.size.by === 'lines')
@@ -28,7 +28,7 @@ function sizeAs(size: Size) {
 }
 /** As it was when the dialog opened. */
 function keep() {
-  draft.value = structuredClone(toRaw(document.value))
+  draft.value = plain(document.value)
   chosen.value = []
 }
 
@@ -186,7 +186,7 @@ const title = computed(() => {
 const unlit = computed(() => !(result.value.oils > 0) || (hasCarton.value && !cartonReady.value))
 function use() {
   if (unlit.value) return
-  change(draft.value)
+  change(plain(draft.value))
   open.value = false
 }
 </script>

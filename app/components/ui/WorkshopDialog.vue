@@ -4,7 +4,7 @@ import type { Workshop } from '#contracts/workshop'
 import { scaleSteps } from '#contracts/words'
 
 const workshop = useWorkshop()
-const draft = ref<Workshop>(structuredClone(toRaw(workshop.settings)))
+const draft = ref<Workshop>(plain(workshop.settings))
 const faults = ref<Fault[]>([])
 const open = computed({
   get: () => workshop.dialogOpen,
