@@ -90,7 +90,7 @@ describe('a run', () => {
     await tell(run.id, mine, scoop)
     const { body } = await send<Run>('GET', `/api/runs/${run.id}`)
     expect(body.events).toHaveLength(1)
-    expect(body).toMatchObject({ driver: mine, scale: 0.1, paper: false })
+    expect(body).toMatchObject({ driver: mine, scale: 1, paper: false })
     expect((await send<{ batchId: string }[]>('GET', '/api/runs')).body).toContainEqual(
       expect.objectContaining({ batchId: batch.id }),
     )
@@ -136,7 +136,8 @@ describe('a run', () => {
     expect(poured).toMatchObject({ kind: 'poured', day: '2026-11-23' })
     if (poured?.kind !== 'poured') throw new Error('not poured')
     expect(poured.made!.superfat).toBeGreaterThanOrEqual(0.05)
-    expect(poured.made!.superfat).toBeLessThan(0.052)
+    // A workshop that has said nothing weighs whole grams: at most one of them, of some 140 g of lye, is left out.
+    expect(poured.made!.superfat).toBeLessThan(0.05 + 1 / 135)
     expect(poured.made!.oils).toBeCloseTo(1000, 6)
     expect(poured.checks!.map(({ kind }) => kind)).toContain('unmould')
     expect((await begin(batch.id)).body.id).toBe(run.id)
