@@ -24,7 +24,7 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['moulds', '/formulas/moulds'],
   ['versions-compared', '/formulas/compare', 1280, 960],
   ['find-a-formula', '/formulas/find', 1280, 1100],
-  ['explained', '/explained'],
+  ['size', `/formulas/${idOf('Hostel Bar')}`],
   ['check-a-recipe', '/formulas/check'],
   ['batch-sheet', `/batches/${batches.find(({ name }) => name === 'Hostel Bar')!.id}`],
   [
@@ -82,8 +82,10 @@ for (const [file, path, width = 1280, height = 800] of views) {
     const began = versions.find(({ name }) => name === 'As it began')!
     await page.goto(`${server.url}${path}?a=v:${began.id}&b=f:${idOf('Hostel Bar')}`)
   }
-  if (file === 'check-a-recipe')
+  if (file === 'check-a-recipe') {
     await page.getByRole('button', { name: 'Show me with an example' }).click()
+    await page.getByRole('button', { name: 'Read it' }).click()
+  }
   if (file === 'find-a-formula') {
     await page.getByRole('button', { name: 'those of my formulas' }).click()
     await page.getByRole('button', { name: 'Find', exact: true }).click()
@@ -92,7 +94,11 @@ for (const [file, path, width = 1280, height = 800] of views) {
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
   if (file === 'rack-room') await page.getByLabel('as the room is').check()
-  if (path.startsWith('/formulas/0')) await page.getByText(/lye-heavy: .*\d/).waitFor()
+  if (path.startsWith('/formulas/0')) await page.getByText(/lye left over: .*\d/).waitFor()
+  if (file === 'size') {
+    await page.getByRole('button', { name: /^Size:/ }).click()
+    await page.getByRole('button', { name: /^Eight pebbles/ }).click()
+  }
   // Pages that listen to a device or a sensor never fall silent.
   if (path === '/bench' || path === '/rack') await page.waitForTimeout(500)
   else await page.waitForLoadState('networkidle')

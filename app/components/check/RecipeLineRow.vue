@@ -30,7 +30,7 @@ const much = computed(() => {
   if (line.share !== null) return say.value.percent(line.share, 2)
   const { amount } = line
   return amount?.kind === 'rate'
-    ? `${say.value.number(amount.value, 2)} ${amount.unit} per ${amount.per}`
+    ? `${say.value.number(amount.value, Number.isInteger(amount.value) ? 0 : 2)} ${amount.unit} per ${amount.per}`
     : ''
 })
 const also = computed(() => {
