@@ -378,7 +378,7 @@ const rows: Record<string, Row> = {
     1.26,
     '#dfe3dd',
     'Draws water; a soft feel and a bar that may sweat.',
-    { aliases: ['glycerol', 'glycerine'] },
+    { aliases: ['glycerol', 'glycerine', 'vegetable glycerine', 'vegetable glycerin'] },
   ],
   silk: [
     'Tussah silk',

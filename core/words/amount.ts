@@ -184,6 +184,11 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
     // "1 tsp rose clay per kg of oils": the rate stands behind the name.
     const behind = token.kind === 'number' ? null : baseAt(index)
     const before = found.at(-1)
+    const again =
+      behind &&
+      before?.amount.kind === 'grams' &&
+      Math.abs(before.amount.grams - behind.grams) <= behind.grams * 0.03
+    if (again) continue
     if (behind && before && !before.doubt) {
       const { amount } = before
       const unit =
@@ -306,7 +311,10 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
     }
     next = unit.next
     const base = baseAt(next)
-    if (base) {
+    // "4.8 oz / 136 g" is one weight in two units, and no rate.
+    const twin =
+      base && unit.mass && Math.abs(value * gramsPer[unit.mass] - base.grams) <= base.grams * 0.03
+    if (base && !twin) {
       const rate = (number: number) => rateOf(number, unit, base.grams)
       push(rate(value), unit.mass ? 'weight' : 'spoon', base.next, {
         rateFrom: next,

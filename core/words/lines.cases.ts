@@ -387,6 +387,14 @@ a pinch of salt | ? additive salt
 500 g olive oil 300 g | ? fat olive
 1 lb (500 g) lard | ? fat lard
 -20 g olive oil | ? fat olive
+Sodium Hydroxide - 4.8 oz / 136g | naoh 136 g
+olive oil 50% (500g) | fat olive 500 g
+Ätznatron 65 g | naoh 65 g
+Natron 20 g | ? unknown
+vegetable glycerine 20 g | additive glycerin 20 g
+aloe water 100 g | ?
+lye 65.5g water 190g | ? lye
+Olivenöl 500 g | ?
 ollive oil 300 g | ? fat olive
 olvie oil 300 g | ? fat olive
 cocnut oil 200 g | ? fat coconut
