@@ -1,5 +1,5 @@
-import type { OwnAdditive, OwnFat } from '#contracts/material'
-import { blankMaterial } from '#core/materials/own'
+import type { OwnFat } from '#contracts/material'
+import { blankMaterial, ownColourant } from '#core/materials/own'
 import { judgeRecipe } from '#core/recipe/judge'
 import { piecesOf } from '#core/recipe/pieces'
 import { readRecipe, weighed, type RecipeLine } from '#core/recipe/read'
@@ -98,19 +98,8 @@ export function useRecipeCheck() {
     if (report.value.open.length) return null
     try {
       for (const line of lines.value.filter(({ own }) => own === 'colour'))
-        if (!materials.recordOf(line.id!)) {
-          const blank = blankMaterial('additive') as OwnAdditive
-          await materials.save(line.id!, 0, {
-            ...blank,
-            id: line.id!,
-            name: line.name,
-            group: 'colour',
-            density: 0.5,
-            disperse: { in: 'oil', ratio: 2 },
-            tints: true,
-            does: 'A colourant of your own.',
-          })
-        }
+        if (!materials.recordOf(line.id!))
+          await materials.save(line.id!, 0, ownColourant(line.id!, line.name))
       const title = lines.value.find(({ kind }, index) => kind === 'title' && index === 0)
       return await formulas.create({
         ...report.value.document,

@@ -1,7 +1,6 @@
-import type { OwnAdditive } from '#contracts/material'
 import { findMaterials } from '#core/materials/find'
 import type { Material } from '#core/materials/library'
-import { blankMaterial } from '#core/materials/own'
+import { ownColourant } from '#core/materials/own'
 import { compareLye, isTakeable, takeReading } from '#core/formula/typed'
 import { computeFormula } from '#core/formula/compute'
 import {
@@ -112,19 +111,8 @@ export function useTypedLine() {
 
   async function keepColour({ id, name }: Reading): Promise<boolean> {
     if (materials.recordOf(id!)) return true
-    const blank = blankMaterial('additive') as OwnAdditive
     try {
-      await materials.save(id!, 0, {
-        ...blank,
-        id: id!,
-        name,
-        colour: colour.value,
-        group: 'colour',
-        density: 0.5,
-        disperse: { in: 'oil', ratio: 2 },
-        tints: true,
-        does: 'A colourant of your own.',
-      })
+      await materials.save(id!, 0, ownColourant(id!, name, colour.value))
       return true
     } catch (error) {
       toasts.show(sentenceOf(error), { bad: true })

@@ -167,3 +167,19 @@ export function blankMaterial(kind: Material['kind']): OwnMaterial {
     does: '',
   }
 }
+
+/** A colourant that nobody listed: a powder rubbed into oil, that takes no lye. */
+export function ownColourant(id: string, name: string, colour?: string): OwnAdditive {
+  const blank = blankMaterial('additive') as OwnAdditive
+  return {
+    ...blank,
+    id,
+    name,
+    colour: colour ?? blank.colour,
+    group: 'colour',
+    density: 0.5,
+    disperse: { in: 'oil', ratio: 2 },
+    tints: true,
+    does: 'A colourant of your own.',
+  }
+}
