@@ -17,7 +17,7 @@ export const otherJar: Rule = ({ document, say, limits }) => {
     return {
       id: 'other-jar',
       severity: 'think',
-      says: 'This formula weighs potash beside soda; the tin you named holds sodium hydroxide.',
+      says: `This formula weighs potash${kohShare < 1 ? ' beside soda' : ''}; the tin you named holds sodium hydroxide.`,
       because: `Soda weighed as potash puts ${say.percent(1 / naohPerKoh - 1, 0)} too much alkali in, which burns. Keep the two tins apart and read the label of each.`,
     }
   return null

@@ -270,8 +270,37 @@ const ids = (document: FormulaDocument) => found(document).map(({ id }) => id)
 
 describe('every remark', () => {
   it('has a case here', () => {
-    // Fatty matter follows a standard of the workshop and has a test of its own.
-    expect(Object.keys(cases)).toHaveLength(rules.length - 1)
+    // Fatty matter and the tin of lye follow what the workshop says and have tests of their own.
+    expect(Object.keys(cases)).toHaveLength(rules.length - 2)
+  })
+
+  it('the label of the open tin is held against what the formula weighs', () => {
+    const of = (label: 'naoh' | 'koh' | null, kohShare: number, solutionStrength?: number) => {
+      const alkali = {
+        ...blankFormula('').alkali,
+        kohShare,
+        solutionStrength: solutionStrength ?? null,
+      }
+      const document = formula(plain, { alkali })
+      const limits = { leastFattyMatter: null, lyeTin: { label } }
+      return remarksOn(
+        document,
+        computeFormula(document, library),
+        library,
+        speaker(),
+        limits,
+      ).find(({ id }) => id === 'other-jar')
+    }
+    // 39.997 / 56.105 = 0.713 and 56.105 / 39.997 = 1.403.
+    const potash = of('koh', 0)!
+    expect(potash.because).toContain('29 %')
+    expect(potash.fix!.patch).toEqual([{ path: ['alkali', 'kohShare'], value: 1 }])
+    expect(of('naoh', 0.05)!.because).toContain('40 %')
+    expect(of('naoh', 0.05)!.says).toContain('potash beside soda')
+    expect(of('naoh', 1)!.says).not.toContain('beside soda')
+    expect([of('koh', 1), of('naoh', 0), of(null, 0), of('koh', 0, 0.5)]).toEqual(
+      Array(4).fill(undefined),
+    )
   })
 
   it.each(Object.entries(cases))('%s is raised, and not by its neighbour', (id, [raises, near]) => {
