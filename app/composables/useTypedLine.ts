@@ -5,6 +5,7 @@ import { compareLye, isTakeable, takeReading } from '#core/formula/typed'
 import { computeFormula } from '#core/formula/compute'
 import {
   gramsOfReading,
+  isLyeKind,
   readAs,
   readLine,
   type Reading,
@@ -70,7 +71,7 @@ export function useTypedLine() {
     narrowed.value = null
   })
 
-  const isLye = computed(() => ['naoh', 'koh', 'lye'].includes(reading.value?.kind ?? ''))
+  const isLye = computed(() => !!reading.value && isLyeKind(reading.value.kind))
   const compared = computed(() =>
     reading.value && isLye.value && !reading.value.doubtful
       ? compareLye(document.value, reading.value, library.value)

@@ -6,7 +6,7 @@ import { library } from '../materials/library'
 import { blankFormula } from './blank'
 import { checkFormula } from './check'
 import { computeFormula } from './compute'
-import { lyeWeighed } from './typed'
+import { lyeWeighed } from './pot'
 
 const olive = (changes: Partial<FormulaDocument>): FormulaDocument => ({
   ...blankFormula('Checked'),

@@ -3,7 +3,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { pureAlkaliIn } from '../chemistry/alkali'
 import type { Library } from '../materials/library'
-import { computeFormula, divideOils } from './compute'
+import { byWeights, computeFormula, divideOils } from './compute'
 import { oilsForSize } from './size'
 
 /** Pairs of evaluations for the one ratio of several pots; it is all but affine. */
@@ -52,17 +52,7 @@ export function checkFormula(
   const held: Water = { held: 'grams', value: waterGrams }
   /** With so many oils; null where every fat has its weight. */
   const withOils = (oils: number | null) => {
-    const sized: FormulaDocument =
-      oils === null
-        ? document
-        : {
-            ...document,
-            size: { by: 'lines' },
-            fats: document.fats.map(({ share: _, ...line }, index) => ({
-              ...line,
-              grams: divideOils(document, oils)[index]!,
-            })),
-          }
+    const sized = oils === null ? document : byWeights(document, divideOils(document, oils))
     if (!document.parts.length) return settled(sized, held)
     // Pots share one jug: each gets its part of the lye *with* its water, so it is the ratio that is the same in all.
     const at = (ratio: number) => settled(sized, { held: 'ratio', value: ratio })

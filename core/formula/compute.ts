@@ -20,6 +20,15 @@ export function fatWeights(document: FormulaDocument): number[] {
   )
 }
 
+/** The formula by the weight of each fat, g; null where a fat has none yet. */
+export function byWeights(document: FormulaDocument, grams: (number | null)[]): FormulaDocument {
+  return {
+    ...document,
+    size: { by: 'lines' },
+    fats: document.fats.map(({ share: _, ...fat }, index) => ({ ...fat, grams: grams[index]! })),
+  }
+}
+
 /** g of each fat line for so many oils. Shares that are whole within the tolerance are made to fill them exactly. */
 export function divideOils(document: FormulaDocument, oils: number): number[] {
   const sum = sumOfShares(document)

@@ -1,5 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
-import { computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
+import { byWeights, computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
 import { scaleMeasure, type Measure } from './measure'
 
@@ -24,14 +24,10 @@ export function giveRemaining(document: FormulaDocument, index: number): Formula
 /** Turns shares of a size into grams of each fat. The weights stay what they were. */
 export function toGrams(document: FormulaDocument, library: Library): FormulaDocument {
   const grams = fatGrams(document, library)
-  return {
-    ...document,
-    size: { by: 'lines' },
-    fats: document.fats.map(({ share: _, ...fat }, index) => ({
-      ...fat,
-      grams: document.fats[index]!.share == null ? null : tidy(grams[index]!),
-    })),
-  }
+  return byWeights(
+    document,
+    document.fats.map(({ share }, index) => (share == null ? null : tidy(grams[index]!))),
+  )
 }
 
 /** Turns grams of each fat into shares of their sum. The weights stay what they were. */

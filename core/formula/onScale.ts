@@ -5,9 +5,9 @@ import { naohPerKoh } from '../chemistry/elements'
 import { superfatAsWeighed } from '../chemistry/superfat'
 import type { Library } from '../materials/library'
 import { waysFrom } from '../water/ways'
-import { computeFormula, fatGrams } from './compute'
+import { byWeights, computeFormula, fatGrams } from './compute'
 import { documentOfPart, sumOfPots } from './parts'
-import { weighPot } from './pot'
+import { lyeWeighed, weighPot } from './pot'
 
 /** What a scale can show of a formula, and what superfat those weights really have. */
 export interface OnScale {
@@ -85,6 +85,9 @@ export function secondOpinion(
   return { superfat, agrees: Math.abs(superfat - forward) < agreement }
 }
 
+/** What a line is given by no longer, once it is given in grams. */
+const inGrams = { rate: undefined, of: undefined, amount: undefined }
+
 /** The document with every fat, additive and scent set to what the scale can weigh of it. */
 function inScaleSteps(
   document: FormulaDocument,
@@ -92,24 +95,20 @@ function inScaleSteps(
   grams: number[],
   scale: number,
 ): FormulaDocument {
-  const byLines: FormulaDocument = {
-    ...document,
-    size: { by: 'lines' },
-    fats: document.fats.map((line, index) => ({ ...line, share: undefined, grams: grams[index]! })),
-  }
-  const exact = computeFormula(byLines, library)
-  const weighed = { rate: undefined, of: undefined, amount: undefined }
+  const exact = computeFormula(byWeights(document, grams), library)
   return {
-    ...byLines,
-    fats: byLines.fats.map((line) => ({ ...line, grams: nearest(line.grams!, scale) })),
+    ...byWeights(
+      document,
+      grams.map((one) => nearest(one, scale)),
+    ),
     additives: document.additives.map((line, index) => ({
       ...line,
-      ...weighed,
+      ...inGrams,
       grams: nearest(exact.additives[index]!.grams, scale),
     })),
     scents: document.scents.map((line, index) => ({
       ...line,
-      ...weighed,
+      ...inGrams,
       grams: nearest(exact.scents[index]!.grams, scale),
     })),
   }
@@ -248,18 +247,17 @@ function potsInSteps(
     const whole = sumOver(list, index)
     return whole > 0 ? (nearest(whole, scale) * line.grams) / whole : 0
   }
-  const plain = { rate: undefined, of: undefined, amount: undefined }
   return drafts.map(({ part, own, exact }) => {
     const rounded: FormulaDocument = {
       ...own,
       additives: own.additives.map((line, index) => ({
         ...line,
-        ...plain,
+        ...inGrams,
         grams: inSteps('additives', index, exact.additives[index]!),
       })),
       scents: own.scents.map((line, index) => ({
         ...line,
-        ...plain,
+        ...inGrams,
         grams: inSteps('scents', index, exact.scents[index]!),
       })),
     }
@@ -274,7 +272,7 @@ function pointsOf(pot: FormulaResult, ownJug: boolean, scale: number): number {
   const forFats = lye.pureAsNaoh - lye.acidDemand
   const demand = superfat.total < 1 ? forFats / (1 - superfat.total) : 0
   if (!(demand > 0)) return 0
-  const weighedLye = lye.solution ?? lye.naoh + lye.koh
+  const weighedLye = lyeWeighed(pot)
   const inJug =
     weighedLye +
     Math.max(0, water.weighed) +
@@ -294,12 +292,8 @@ function coarseCups(
 ): CoarseCup[] {
   return pots.flatMap(({ name, result }, pot) => {
     const points = pointsOf(result, ownJugs, scale)
-    const { lye, water, oils } = result
-    const needed = [
-      lye.solution ?? lye.naoh + lye.koh,
-      oils,
-      ...(water.weighed > 0 ? [water.weighed] : []),
-    ]
+    const { water, oils } = result
+    const needed = [lyeWeighed(result), oils, ...(water.weighed > 0 ? [water.weighed] : [])]
     const tooSmall = oils > 0 && needed.some((grams) => grams < scale - 1e-9)
     return points > coarsePoint || tooSmall ? [{ pot, name, points, tooSmall }] : []
   })

@@ -284,3 +284,7 @@ export function weighPot(
     sour: (left * atNothing.sour + ofBatter.sour * atNothing.batter) / determinant,
   })
 }
+
+/** g of lye as it is weighed: flakes, or ready-mixed solution, and potash. */
+export const lyeWeighed = ({ lye }: Pick<FormulaResult, 'lye'>): number =>
+  (lye.solution ?? lye.naoh) + lye.koh

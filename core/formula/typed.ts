@@ -1,10 +1,11 @@
 import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import type { SaidVolume } from '../words/amount'
-import { gramsOfReading, type Reading } from '../words/reading'
+import type { VolumeUnit } from '../units/measures'
+import { gramsOfReading, isLyeKind, type Reading } from '../words/reading'
 import { checkFormula } from './check'
-import { computeFormula, fatWeights, sumOfShares } from './compute'
+import { byWeights, computeFormula, fatWeights, sumOfShares } from './compute'
 import type { Measure } from './measure'
+import { lyeWeighed } from './pot'
 
 /*
  * What a typed line does to a formula, as functions from document to document. A doubtful line does nothing: it is asked about
@@ -14,7 +15,7 @@ import type { Measure } from './measure'
 const tidy = (value: number, places = 6) => Number(value.toFixed(places))
 
 /** Volumes that a document can hold as they are said; others become millilitres. */
-const spoons = new Set<SaidVolume>(['tsp', 'tbsp', 'ml', 'drop'])
+const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
 
 /** How much of an extra or scent, as it was said. */
 export function measureOf(line: Pick<Reading, 'amount'>, usualRate: number): Measure {
@@ -78,10 +79,6 @@ export interface LyeCompared {
   now: number
 }
 
-/** g of lye as this formula weighs it: its flakes, or its ready-mixed solution. */
-export const lyeWeighed = ({ lye }: Pick<ReturnType<typeof computeFormula>, 'lye'>): number =>
-  (lye.solution ?? lye.naoh) + lye.koh
-
 /**
  * Compares a typed lye with the formula's own: what superfat it makes with these fats. Null without fats, or for a lye that this
  * formula does not use.
@@ -101,9 +98,7 @@ export function compareLye(
   // Sized by anything but its oils, more lye would leave less room for fats: the fats are meant as they are.
   const fats = now.fats.map(({ grams: weight }) => weight)
   const byLines: FormulaDocument = {
-    ...document,
-    size: { by: 'lines' },
-    fats: document.fats.map(({ share: _, ...line }, index) => ({ ...line, grams: fats[index]! })),
+    ...byWeights(document, fats),
     parts: document.parts.map(({ water: _, ...part }) => part),
   }
   const kept = checkFormula(byLines, grams, Math.max(1, now.water.weighed), library)
@@ -118,7 +113,10 @@ export function compareLye(
 
 /** Whether a reading is taken by one press: nothing of it is open, and it is no lye to compare first. */
 export const isTakeable = (reading: Reading): boolean =>
-  !reading.doubtful && !['naoh', 'koh', 'lye', 'title', 'unknown'].includes(reading.kind)
+  !reading.doubtful &&
+  !isLyeKind(reading.kind) &&
+  reading.kind !== 'title' &&
+  reading.kind !== 'unknown'
 
 /** The formula with a typed line taken; unchanged when the line is doubtful or adds nothing. */
 export function takeReading(

@@ -1,5 +1,6 @@
 import type { Library } from '../materials/library'
 import { scentDensity, lineGrams } from '../formula/measure'
+import { isLyeKind } from '../words/reading'
 import type { RecipeLine } from './read'
 
 export const sum = (numbers: number[]) => numbers.reduce((total, value) => total + value, 0)
@@ -35,7 +36,7 @@ export function amounts(all: RecipeLine[], library: Library) {
     const { value, unit, per } = line.amount
     return lineGrams({ amount: { value, unit, per } }, density, oils, 0, library.spoons)
   }
-  const lyes = lines.filter(({ kind }) => kind === 'naoh' || kind === 'koh' || kind === 'lye')
+  const lyes = lines.filter(({ kind }) => isLyeKind(kind))
   const alkali = (koh: boolean) =>
     sum(lyes.filter(({ kind }) => (kind === 'koh') === koh).map((line) => line.grams ?? 0))
   const inSolution = sum(

@@ -47,20 +47,6 @@ export function outcomesOf(lines: RecipeLine[], context: ReadingContext): Outcom
   }))
 }
 
-/** The lines with one answer taken. */
-export function answered(
-  lines: RecipeLine[],
-  at: number,
-  choice: number,
-  context: ReadingContext,
-): RecipeLine[] {
-  const option = lines[at]?.options[choice]
-  if (!option) return lines
-  return lines.map((line, index) =>
-    index === at ? weighed({ ...option.reading, text: line.text }, context) : line,
-  )
-}
-
 /** Superfats from the lowest to the highest over all ways; null where none can be known. */
 export function spanOf(outcomes: Outcome[]): [number, number] | null {
   const known = outcomes.flatMap(({ superfat }) => (superfat === null ? [] : [superfat]))

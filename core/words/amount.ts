@@ -1,16 +1,18 @@
 import type { AmountBase, AmountUnit, SpoonKind } from '#contracts/words'
-import { gramsPer, millilitresPer, spoonMillilitres } from '../units/measures'
+import {
+  gramsOfBase,
+  gramsPer,
+  millilitresPer,
+  spoonMillilitres,
+  type MassUnit,
+  type VolumeUnit,
+} from '../units/measures'
 import type { Range, Token } from './tokens'
-
-/** A mass as it was said. */
-export type MassUnit = keyof typeof gramsPer
-/** A volume as it was said. */
-export type SaidVolume = 'tsp' | 'tbsp' | 'ml' | 'l' | 'cup' | 'drop' | 'floz'
 
 /** An amount as somebody wrote it. Masses in grams, shares as fractions. */
 export type Amount =
   | { kind: 'grams'; grams: number; unit: MassUnit }
-  | { kind: 'volume'; millilitres: number; value: number; unit: SaidVolume }
+  | { kind: 'volume'; millilitres: number; value: number; unit: VolumeUnit }
   | { kind: 'share'; share: number; of: 'oils' | 'batter' | null }
   /** So much for so much of the oils. */
   | { kind: 'rate'; value: number; unit: AmountUnit; per: AmountBase }
@@ -21,7 +23,7 @@ export type Amount =
   /** A number nobody gave a unit. */
   | { kind: 'number'; value: number }
   /** Some drops or spoons, and nobody knows how many. */
-  | { kind: 'some'; unit: SaidVolume }
+  | { kind: 'some'; unit: VolumeUnit }
   /** A temperature, a time or a length: nothing that is weighed. */
   | { kind: 'other' }
 
@@ -42,7 +44,7 @@ export interface FoundAmount extends Range {
 }
 
 const massUnits: Record<string, MassUnit> = {}
-const volumeUnits: Record<string, SaidVolume> = {}
+const volumeUnits: Record<string, VolumeUnit> = {}
 const learn = <T>(into: Record<string, T>, unit: T, words: string) => {
   for (const word of words.split(' ')) into[word] = unit
 }
@@ -84,7 +86,7 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
   const skipDots = (index: number) => (sign(index) === '.' ? index + 1 : index)
 
   /** The unit that begins at a token, and the token after it. */
-  function unitAt(index: number): { mass?: MassUnit; volume?: SaidVolume; next: number } | null {
+  function unitAt(index: number): { mass?: MassUnit; volume?: VolumeUnit; next: number } | null {
     const text = word(index)
     if (!text) return null
     if ((text === 'fl' || text === 'fluid') && massUnits[word(skipDots(index + 1))] === 'oz')
@@ -122,21 +124,16 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
     return { grams: count * gramsPer[unit.mass], next }
   }
 
-  const bases: [AmountBase, number][] = [
-    ['kg', 1000],
-    ['500g', 500],
-    ['100g', 100],
-    ['lb', gramsPer.lb],
-  ]
   /** A rate for any weight of oils, said for one of the four that a document knows. */
   function rateOf(
     value: number,
-    unit: { mass?: MassUnit; volume?: SaidVolume },
+    unit: { mass?: MassUnit; volume?: VolumeUnit },
     grams: number,
   ): Amount {
-    const known = bases.find(([, base]) => Math.abs(base - grams) < 1e-6)
-    const [per, base] = known ?? (grams % 1 === 0 ? bases[0]! : bases[3]!)
-    const scaled = Number(((value * base) / grams).toPrecision(12))
+    const bases = Object.keys(gramsOfBase) as AmountBase[]
+    const known = bases.find((base) => Math.abs(gramsOfBase[base] - grams) < 1e-6)
+    const per = known ?? (grams % 1 === 0 ? 'kg' : 'lb')
+    const scaled = Number(((value * gramsOfBase[per]) / grams).toPrecision(12))
     if (unit.mass)
       return unit.mass === 'oz'
         ? { kind: 'rate', value: scaled, unit: 'oz', per }
@@ -191,22 +188,16 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
     if (again) continue
     if (behind && before && !before.doubt) {
       const { amount } = before
-      const unit =
-        amount.kind === 'grams'
-          ? { mass: amount.unit }
-          : amount.kind === 'volume'
-            ? { volume: amount.unit }
-            : null
-      if (unit) {
-        const value =
-          amount.kind === 'grams'
-            ? amount.grams / gramsPer[amount.unit]
-            : amount.kind === 'volume'
-              ? amount.value
-              : 0
-        before.amount = rateOf(value, unit, behind.grams)
-        push({ kind: 'other' }, 'rate', behind.next)
-      }
+      if (amount.kind === 'grams')
+        before.amount = rateOf(
+          amount.grams / gramsPer[amount.unit],
+          { mass: amount.unit },
+          behind.grams,
+        )
+      else if (amount.kind === 'volume')
+        before.amount = rateOf(amount.value, { volume: amount.unit }, behind.grams)
+      else continue
+      push({ kind: 'other' }, 'rate', behind.next)
       continue
     }
     if (token.kind !== 'number') continue
@@ -361,12 +352,12 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
   return found
 }
 
-const millilitresOf = (unit: SaidVolume, spoons: SpoonKind) =>
+const millilitresOf = (unit: VolumeUnit, spoons: SpoonKind) =>
   unit === 'tsp' || unit === 'tbsp' || unit === 'cup'
     ? spoonMillilitres[spoons][unit]
     : millilitresPer[unit]
 
-function volumeAmount(value: number, unit: SaidVolume, spoons: SpoonKind): Amount {
+function volumeAmount(value: number, unit: VolumeUnit, spoons: SpoonKind): Amount {
   return { kind: 'volume', value, unit, millilitres: value * millilitresOf(unit, spoons) }
 }
 

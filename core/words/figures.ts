@@ -1,8 +1,8 @@
+import { capital } from '../formula/names'
 import { amountOf } from './amount'
 import { isLyeWord, lyeKindOf, plainWaterWords, waterWords } from './lyeWords'
 import {
   asked,
-  capital,
   every,
   leftOut,
   listed,
@@ -249,10 +249,12 @@ export function lye(line: Line): Reading | null {
   return weighedAs(weight)
 }
 
+const sodaWords = new Set(['soda', 'soude', 'sosa', 'alkali'])
+
 /** "soda" or "potash" alone: three white powders go by that name, and only one is lye. */
 export function bareSoda(line: Line): Reading | null {
   const { words } = line
-  const soda = words.some((word) => ['soda', 'soude', 'sosa', 'alkali'].includes(word))
+  const soda = words.some((word) => sodaWords.has(word))
   const potash = words.includes('potash')
   if (!soda && !potash) return null
   if (words.some((word) => scentWords.has(word))) return null
@@ -263,9 +265,7 @@ export function bareSoda(line: Line): Reading | null {
     capital(words.join(' ')),
     wordPegs(line, every(line), 'left', 'which?'),
   )
-  const only = words.every(
-    (word) => ['soda', 'soude', 'sosa', 'alkali', 'potash'].includes(word) || isFiller(word),
-  )
+  const only = words.every((word) => sodaWords.has(word) || word === 'potash' || isFiller(word))
   if (!only)
     return asked(reading, `${capital(words.join(' '))} is no name for lye that Mantle knows.`, [
       leftOut(line),

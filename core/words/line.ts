@@ -1,4 +1,5 @@
 import type { Library } from '../materials/library'
+import { gramsPer } from '../units/measures'
 import { amountOf, amountsIn, type Amount, type AmountRole, type FoundAmount } from './amount'
 import { tokensOf, type Range, type Token } from './tokens'
 
@@ -96,8 +97,6 @@ const roleSays: Record<AmountRole, string> = {
   number: 'what?',
   other: 'a note',
 }
-
-export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** A line taken apart once, for whatever kind it turns out to be. */
 export interface Line {
@@ -226,7 +225,7 @@ export const sayUnit = (amount: Amount): string => {
   switch (amount.kind) {
     case 'grams':
       return amount.unit === 'oz' || amount.unit === 'lb'
-        ? `${Number((amount.grams / (amount.unit === 'oz' ? 28.349523125 : 453.59237)).toPrecision(6))} ${amount.unit}`
+        ? `${Number((amount.grams / gramsPer[amount.unit]).toPrecision(6))} ${amount.unit}`
         : `${Number(amount.grams.toPrecision(8))} g`
     case 'share':
       return `${Number((amount.share * 100).toPrecision(6))} %`
@@ -247,15 +246,18 @@ export const sayUnit = (amount: Amount): string => {
 
 const gramsAs = (value: number, unit: 'g' | 'oz'): Amount => ({
   kind: 'grams',
-  grams: value * (unit === 'oz' ? 28.349523125 : 1),
+  grams: value * gramsPer[unit],
   unit,
 })
+
+/** Whether a line is lye by its weight. */
+export const isLyeKind = (kind: ReadingKind): boolean =>
+  kind === 'naoh' || kind === 'koh' || kind === 'lye'
 
 /** What a number without a unit may be, by what it is a number of. */
 function unitsFor(kind: ReadingKind, value: number): Amount[] {
   const share: Amount = { kind: 'share', share: value / 100, of: null }
-  if (kind === 'naoh' || kind === 'koh' || kind === 'lye')
-    return [gramsAs(value, 'g'), gramsAs(value, 'oz')]
+  if (isLyeKind(kind)) return [gramsAs(value, 'g'), gramsAs(value, 'oz')]
   if (kind === 'water' || kind === 'ice') return [gramsAs(value, 'g'), gramsAs(value, 'oz'), share]
   return [share, gramsAs(value, 'g'), gramsAs(value, 'oz')]
 }

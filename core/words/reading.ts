@@ -17,6 +17,7 @@ import { asMaterial, settledAmount, substance } from './substances'
 
 export {
   idFrom,
+  isLyeKind,
   type Option,
   type Peg,
   type Reading,

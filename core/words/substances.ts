@@ -1,7 +1,7 @@
+import { capital } from '../formula/names'
 import type { Material } from '../materials/library'
 import {
   asked,
-  capital,
   every,
   idFrom,
   leftOut,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computeFormula } from '#core/formula/compute'
+import { gramsPer } from '#core/units/measures'
 
 /** Which citric acid is in the jar: the crystal decides how much lye it takes. */
 const { document, change } = useFormulaEditor()
@@ -21,7 +22,7 @@ const with_ = (jar: Jar) => ({
 const finely = (grams: number) =>
   say.value.system === 'metric'
     ? `${say.value.number(grams, 1)} g`
-    : `${say.value.number(grams / 28.349523125, 3)} oz`
+    : `${say.value.number(grams / gramsPer.oz, 3)} oz`
 const taken = (jar: Jar) =>
   computeFormula(with_(jar), library.value)
     .additives.filter(isCitric)

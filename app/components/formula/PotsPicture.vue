@@ -2,6 +2,7 @@
 import { partColour } from '#core/formula/face'
 import { batterMillilitres, potFor } from '#core/formula/volume'
 import { documentOfPart } from '#core/formula/parts'
+import { lyeWeighed } from '#core/formula/pot'
 import { workingTime } from '#core/bench/workingTime'
 
 /** The pots of a divided batter, to one scale, with the lye and the water of each written inside it. */
@@ -43,9 +44,9 @@ const pots = computed(() => {
       {
         key: 'lye',
         name: 'Lye',
-        share: grams(pot.lye.naoh + pot.lye.koh + (pot.lye.solution ?? 0)) * fill,
+        share: grams(lyeWeighed(pot)) * fill,
         colour: 'var(--color-lye)',
-        says: say.value.massDown(pot.lye.naoh + pot.lye.koh + (pot.lye.solution ?? 0)),
+        says: say.value.massDown(lyeWeighed(pot)),
       },
       ...[...pot.additives, ...pot.scents].map((extra) => ({
         key: `extra ${extra.id}`,

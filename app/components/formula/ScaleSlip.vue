@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { scaleSteps } from '#contracts/words'
 import { onScale } from '#core/formula/onScale'
+import { lyeWeighed } from '#core/formula/pot'
 import { speaker } from '#core/units/say'
 
 /** "What does your scale show?", with the lye and the superfat that each answer makes of this very formula. */
@@ -23,7 +24,7 @@ const steps = computed(() => {
         grams,
         shows: shown ?? say.mass(80.6),
         step: says,
-        lye: say.massDown((result.lye.solution ?? result.lye.naoh) + result.lye.koh),
+        lye: say.massDown(lyeWeighed(result)),
         superfat: say.percent(superfat),
       }
     })

@@ -3,6 +3,7 @@ import type { FormulaDocument, Size } from '#contracts/formula'
 import type { WorkshopMould } from '#contracts/mould'
 import { mouldMaterials, type MouldMaterial } from '#contracts/words'
 import { computeFormula } from '#core/formula/compute'
+import { lyeWeighed } from '#core/formula/pot'
 import { driedGrams } from '#core/formula/size'
 import { sizedAs } from '#core/formula/sizing'
 import { batterMillilitres } from '#core/formula/volume'
@@ -134,26 +135,27 @@ function without(next: Size) {
 }
 
 const poured = computed(() => fillings(size.value, result.value))
+/** Every fat with the exact share that its weight has now. */
+const inShares = computed(() => sizedAs(document.value, { by: 'oils', grams: 1000 }, library.value))
 const rows = computed(() => {
-  const now = computeFormula(document.value, library.value)
+  const now = before.value
   const after = result.value
-  const exact = sizedAs(document.value, { by: 'oils', grams: 1000 }, library.value)
   return [
     ...after.fats.map((fat, index) => ({
       key: `fat ${index}`,
       name: fat.name,
       colour: substanceColour('fat', fat.id, library.value),
       was: now.fats[index]?.grams ?? 0,
-      as: say.value.percent(exact.fats[index]?.share ?? 0, 2),
+      as: say.value.percent(inShares.value.fats[index]?.share ?? 0, 2),
       is: fat.grams,
     })),
     {
       key: 'lye',
       name: 'Lye',
       colour: 'var(--color-lye)',
-      was: now.lye.naoh + now.lye.koh + (now.lye.solution ?? 0),
+      was: lyeWeighed(now),
       as: `${say.value.percent(after.superfat.asked)} superfat`,
-      is: after.lye.naoh + after.lye.koh + (after.lye.solution ?? 0),
+      is: lyeWeighed(after),
     },
     {
       key: 'water',
