@@ -141,7 +141,7 @@ export default tseslint.config(
     forbid(upward('app', 'cli', 'tests'), 'The demo sees contracts, core and the stores.'),
   ),
   {
-    files: ['scripts/**', 'tests/**', '*.config.*', 'server/utils/route.ts', 'server/plugins/**'],
+    files: ['scripts/**', 'tests/**', '*.config.*', 'server/utils/log.ts'],
     rules: { 'no-console': 'off' },
   },
   prettier,

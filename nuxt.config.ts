@@ -1,5 +1,9 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { build as bundle } from 'esbuild'
+
+/** What runs in a thread of its own beside the built server. */
+const factsWorker = fileURLToPath(new URL('server/facts/worker.ts', import.meta.url))
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -38,6 +42,21 @@ export default defineNuxtConfig({
       },
     ],
     compressPublicAssets: true,
+  },
+  hooks: {
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', async () => {
+        await bundle({
+          entryPoints: [factsWorker],
+          outfile: `${nitro.options.output.serverDir}/facts.worker.mjs`,
+          bundle: true,
+          platform: 'node',
+          format: 'esm',
+          target: 'node20',
+          logLevel: 'warning',
+        })
+      })
+    },
   },
   typescript: { strict: true, typeCheck: false },
   app: {

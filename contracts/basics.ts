@@ -11,3 +11,12 @@ export const barsSchema = z
   .int({ error: 'Bars are counted in whole numbers.' })
   .min(1)
   .max(10_000)
+/** Words to values, so many at most. */
+export const limitedRecord = <Value>(
+  keys: z.ZodType<string, string>,
+  values: z.ZodType<Value>,
+  most: number,
+) =>
+  z
+    .record(keys, values)
+    .refine((record) => Object.keys(record).length <= most, `There may be at most ${most} of them.`)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { barsSchema, cureDaysSchema, idSchema } from './basics'
+import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
 import type { Check, ToldBatchEvent } from './batchEvents'
 import type { Trouble } from './rackWords'
 import type { Frozen } from './result'
@@ -31,7 +31,7 @@ export const newBatchSchema = z.strictObject({
   revision: z.number().int().min(1),
   bars: barsSchema,
   cure: cureSchema,
-  overruled: z.record(z.string(), z.string().trim().min(3).max(500)).default({}),
+  overruled: limitedRecord(z.string().max(80), z.string().trim().min(3).max(500), 60).default({}),
 })
 export type NewBatch = z.infer<typeof newBatchSchema>
 

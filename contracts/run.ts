@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { limitedRecord } from './basics'
 import { idSchema } from './batch'
 import { batterStages, lyeFaults, rescues, treatments, usualSetup, vesselKinds } from './benchWords'
 
@@ -63,7 +64,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('chose'),
     step: stepId,
     choice: z.enum(['accept', 'scale', 'match']),
-    targets: z.record(stepId, grams.min(0)),
+    targets: limitedRecord(stepId, grams.min(0), 300),
   }),
   z.strictObject({ ...base, kind: z.literal('done'), step: stepId }),
   z.strictObject({

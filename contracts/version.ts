@@ -24,8 +24,15 @@ export const versionNotesSchema = z.strictObject({
 })
 export type VersionNotes = z.infer<typeof versionNotesSchema>
 
+/** What the app sends to change the notes: all of them, and the revision the screen saw. */
+export const noteVersionSchema = versionNotesSchema.extend({
+  revision: z.number().int().min(1),
+})
+
 export interface FormulaVersion extends VersionNotes {
   id: string
+  /** Rises by one with every change of the notes. */
+  revision: number
   formulaId: string
   /** 1 for the first version of this formula. */
   number: number

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { barsSchema, cureDaysSchema, idSchema } from './basics'
+import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
@@ -71,7 +71,9 @@ export const workshopSchema = z.strictObject({
     )
     .default({}),
   /** Whole prices of fats, in the smallest unit of the currency for a kilogram. */
-  prices: z.record(z.string().max(80), z.number().int().min(0).max(100_000_000)).default({}),
+  prices: limitedRecord(z.string().max(80), z.number().int().min(0).max(100_000_000), 1000).default(
+    {},
+  ),
   /** ISO 4217, as GBP. */
   currency: z
     .string()
@@ -122,8 +124,27 @@ export const workshopSchema = z.strictObject({
 })
 export type Workshop = z.infer<typeof workshopSchema>
 
+/** Settings that are kept field by field within one key. */
+type Inside<Key extends keyof Workshop> = Partial<Workshop[Key]>
+/** What a screen changes of the settings: keys, and of the rack and the lye tin single fields. */
+export type WorkshopChanges = Partial<Omit<Workshop, 'rack' | 'lyeTin'>> & {
+  rack?: Inside<'rack'>
+  lyeTin?: Inside<'lyeTin'>
+}
+
+/** What the app sends: changes, and the revision the screen saw. What they come to is judged by `workshopSchema`. */
+export const workshopPatchSchema = z.strictObject({
+  revision: z.number().int().min(0),
+  changes: z.partialRecord(
+    z.enum(Object.keys(workshopSchema.shape) as [keyof Workshop, ...(keyof Workshop)[]]),
+    z.unknown(),
+  ),
+})
+
 /** The workshop as the routes send it, with the server's clock. */
 export interface WorkshopNow extends Workshop {
+  /** Rises by one with every change. */
+  revision: number
   now: string
   today: string
   /** Humidity that bars dry in, 0–1: as logged of late, or as stated. */

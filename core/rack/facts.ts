@@ -129,10 +129,36 @@ function checksOf(
   return all.filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
-/** What the events of a batch come to. */
-export function factsOf(
+/** What of the facts has to be fitted to weigh-ins, which takes a while. */
+type Fitted = Pick<BatchFacts, 'drying' | 'foretold'>
+
+/** How the bars dry and what was foretold of it. */
+function fittedOf(batch: DryingBatch, pouredOn: Day, humidity: number): Fitted {
+  const drying = dryingOf(batch, humidity)!
+  const forecast = dryingForecast(drying, chance(1))
+  return {
+    drying: {
+      dryOn: addDays(pouredOn, forecast.dry.at),
+      from: addDays(pouredOn, forecast.dry.from),
+      to: addDays(pouredOn, forecast.dry.to),
+      gramsDry: forecast.gramsDry,
+      netGrams: forecast.netGrams,
+      grams: drying.marked,
+      loss: drying.loss,
+      perDay: drying.perDay,
+      bars: drying.bars,
+    },
+    foretold: foretoldOf(batch, pouredOn, humidity),
+  }
+}
+
+/**
+ * What the events of a batch come to, at once: all but what is fitted, which stays as it was worked out before.
+ * @param fitted before; null where nothing was yet
+ */
+export function factsAtOnce(
   batch: DryingBatch & { events: readonly ToldBatchEvent[] },
-  humidity: number,
+  fitted: Fitted | null,
 ): BatchFacts {
   const events = standingEvents(batch.events)
   const last = <Kind extends BatchEvent['kind']>(kind: Kind) =>
@@ -141,8 +167,6 @@ export function factsOf(
   const cut = last('cut')
   const left = last('left')
   const made = madeOf(batch.frozen, events)
-  const drying = dryingOf(batch, humidity)
-  const forecast = drying && dryingForecast(drying, chance(1))
   const weighed = new Map(
     events.flatMap((event) =>
       event.kind === 'weighed'
@@ -167,24 +191,21 @@ export function factsOf(
     turnedOn: last('turned')?.day ?? null,
     weighedOn: last('weighed')?.day ?? null,
     weighed: [...weighed].map(([bar, grams]) => ({ bar, grams })).sort((a, b) => a.bar - b.bar),
-    drying:
-      poured && drying && forecast
-        ? {
-            dryOn: addDays(poured.day, forecast.dry.at),
-            from: addDays(poured.day, forecast.dry.from),
-            to: addDays(poured.day, forecast.dry.to),
-            gramsDry: forecast.gramsDry,
-            netGrams: forecast.netGrams,
-            grams: drying.marked,
-            loss: drying.loss,
-            perDay: drying.perDay,
-            bars: drying.bars,
-          }
-        : null,
-    foretold: poured ? foretoldOf(batch, poured.day, humidity) : null,
+    drying: poured && fitted ? fitted.drying : null,
+    foretold: poured && fitted ? fitted.foretold : null,
     spread: last('placed')?.spread ?? [],
     troubles: worstTroubles(events),
   }
+}
+
+/** What the events of a batch come to, the fit of its weigh-ins included. */
+export function factsOf(
+  batch: DryingBatch & { events: readonly ToldBatchEvent[] },
+  humidity: number,
+): BatchFacts {
+  const poured = standingEvents(batch.events).findLast(({ kind }) => kind === 'poured')
+  const fitted = poured?.kind === 'poured' ? fittedOf(batch, poured.day, humidity) : null
+  return factsAtOnce(batch, fitted)
 }
 
 function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {

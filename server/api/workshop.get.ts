@@ -1,1 +1,1 @@
-export default route(null, ({ db, now }) => workshopNow(db, now))
+export default route(null, ({ db, now }) => workshopNow(db, now), { may: ['read'] })

@@ -12,7 +12,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/freeze'
-import { factsOf } from '#core/rack/facts'
+import { factsAtOnce, factsOf } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
@@ -67,43 +67,106 @@ const eventsOf = (db: Db, batchId: string): ToldBatchEvent[] =>
     .all(batchId)
     .map(({ payload, at }) => ({ ...batchEventSchema.parse(JSON.parse(payload)), at }))
 
-/** Works out what the events of a batch come to and keeps it. */
-function keepFacts(db: Db, id: string, humidity: number): void {
-  const { bars, cure_days, cure_rule, frozen } = db
-    .prepare<[string], Row & { frozen: string }>(
-      'SELECT bars, cure_days, cure_rule, frozen FROM batches WHERE id = ?',
+/** What facts are worked out from. */
+export interface FactsNeed {
+  bars: number
+  frozen: Frozen
+  events: ToldBatchEvent[]
+}
+
+/** What the facts of a batch are worked out from; null when there is no such batch. */
+export function factsNeed(db: Db, id: string): FactsNeed | null {
+  const row = db
+    .prepare<[string], { bars: number; frozen: string }>(
+      'SELECT bars, frozen FROM batches WHERE id = ?',
+    )
+    .get(id)
+  return row ? { bars: row.bars, frozen: frozenIn(row.frozen), events: eventsOf(db, id) } : null
+}
+
+/** Marks facts whose fit is still to be worked out. */
+const outstanding = 0
+
+/** Keeps what the events of a batch come to. */
+function writeFacts(db: Db, id: string, need: FactsNeed, facts: BatchFacts, by: number): void {
+  const cure = db
+    .prepare<[string], Cure>(
+      'SELECT cure_rule AS rule, cure_days AS days FROM batches WHERE id = ?',
     )
     .get(id)!
-  const made = frozenIn(frozen)
-  const facts = factsOf({ bars, frozen: made, events: eventsOf(db, id) }, humidity)
-  const { stage } = standingOf({ facts, cure: { rule: cure_rule, days: cure_days } }, '')
+  const { stage } = standingOf({ facts, cure }, '')
+  const { document, result } = need.frozen
   db.prepare(
     `INSERT INTO batch_facts (batch_id, made_by, here, name, batter, facts) VALUES (?, ?, ?, ?, ?, ?)
      ON CONFLICT (batch_id) DO UPDATE SET made_by = excluded.made_by, here = excluded.here, facts = excluded.facts`,
-  ).run(
-    id,
-    madeBy,
-    stage === 'left' ? 0 : 1,
-    made.document.name,
-    made.result.batter,
-    JSON.stringify(facts),
-  )
+  ).run(id, by, stage === 'left' ? 0 : 1, document.name, result.batter, JSON.stringify(facts))
 }
 
-/** Works out anew what is missing or was written by another Mantle; with `here`, all that is still drying. */
-export function refreshFacts(db: Db, which: 'stale' | 'here' = 'stale'): void {
-  const ids = db
-    .prepare<[number], string>(
-      which === 'here'
-        ? 'SELECT batch_id FROM batch_facts WHERE here = 1 AND made_by = ?'
-        : `SELECT batches.id FROM batches LEFT JOIN batch_facts ON batch_id = batches.id
-           WHERE made_by IS NULL OR made_by <> ?`,
+/** When the facts are worked out: the fit of the weigh-ins with the rest, or by itself after the answer. */
+export type WhenFitted = 'now' | 'later'
+
+function keepFacts(db: Db, id: string, when: WhenFitted): void {
+  const need = factsNeed(db, id)!
+  if (when === 'now') return writeFacts(db, id, need, factsOf(need, roomHumidity(db)), madeBy)
+  const before = db
+    .prepare<[string], string>('SELECT facts FROM batch_facts WHERE batch_id = ?')
+    .pluck()
+    .get(id)
+  const fitted = before ? (JSON.parse(before) as BatchFacts) : null
+  writeFacts(db, id, need, factsAtOnce(need, fitted), outstanding)
+}
+
+/** Keeps facts that were worked out meanwhile. False when something was told since, so that they are old already. */
+export function keepFitted(db: Db, id: string, need: FactsNeed, facts: BatchFacts): boolean {
+  return db
+    .transaction(() => {
+      const events = db
+        .prepare<[string], number>('SELECT count(*) FROM batch_events WHERE batch_id = ?')
+        .pluck()
+        .get(id)
+      if (events !== need.events.length) return false
+      writeFacts(db, id, need, facts, madeBy)
+      return true
+    })
+    .immediate()
+}
+
+/**
+ * Marks the facts of all that is still drying as to be worked out again, as when the room has become another. What is foretold
+ * stays as it was until then.
+ */
+export const outdateHere = (db: Db): void =>
+  void db.prepare('UPDATE batch_facts SET made_by = ? WHERE here = 1').run(outstanding)
+
+/**
+ * Batches whose facts are still to be worked out, what is here first. What another Mantle wrote is brought into today's form at
+ * once, since every list shows it.
+ */
+export function staleFacts(db: Db): string[] {
+  const otherwise = db
+    .prepare<[number, number], string>(
+      `SELECT batches.id FROM batches LEFT JOIN batch_facts ON batch_id = batches.id
+       WHERE made_by IS NULL OR made_by NOT IN (?, ?)`,
     )
     .pluck()
-    .all(madeBy)
-  const humidity = roomHumidity(db)
+    .all(madeBy, outstanding)
+  if (otherwise.length)
+    db.transaction(() => {
+      for (const id of otherwise) keepFacts(db, id, 'later')
+    }).immediate()
+  return db
+    .prepare<[number], string>(
+      'SELECT batch_id FROM batch_facts WHERE made_by = ? ORDER BY here DESC, batch_id DESC',
+    )
+    .pluck()
+    .all(outstanding)
+}
+
+/** Works out all that is outstanding before it returns: for the command line and the demo. */
+export function refreshFacts(db: Db): void {
+  const ids = staleFacts(db)
   db.transaction(() => {
-    for (const id of ids) keepFacts(db, id, humidity)
+    for (const id of ids) keepFacts(db, id, 'now')
   })()
 }
 
@@ -151,6 +214,9 @@ export function getBatch(db: Db, id: string): Batch | null {
   return row ? { ...summary(row), frozen: frozenIn(row.frozen), events: eventsOf(db, id) } : null
 }
 
+export const batchExists = (db: Db, id: string): boolean =>
+  db.prepare('SELECT 1 FROM batches WHERE id = ?').get(id) !== undefined
+
 export interface BatchToMake {
   id: string
   formulaId: string
@@ -178,27 +244,45 @@ export function makeBatch(db: Db, batch: BatchToMake, now: string): Batch {
         JSON.stringify(batch.frozen),
         JSON.stringify(batch.face),
       )
-      keepFacts(db, batch.id, roomHumidity(db))
+      keepFacts(db, batch.id, 'now')
       return getBatch(db, batch.id)!
     })
     .immediate()
 }
 
-/** Writes down what happened, and what it comes to. The same event again is kept once. */
-export function addEvents(db: Db, batchId: string, events: readonly ToldBatchEvent[]): void {
+/** An event of this id was kept with other content: nothing of what was sent was. */
+export class OtherContent extends Error {}
+
+/**
+ * Writes down what happened, and what it comes to. The same event again is kept once.
+ * @throws OtherContent when an id is taken by an event that says something else
+ */
+export function addEvents(
+  db: Db,
+  batchId: string,
+  events: readonly ToldBatchEvent[],
+  when: WhenFitted = 'now',
+): void {
   db.transaction(() => {
     const insert = db.prepare(
       `INSERT INTO batch_events (id, batch_id, kind, payload, at) VALUES (?, ?, ?, ?, ?)
        ON CONFLICT (id) DO NOTHING`,
     )
-    for (const { at, ...event } of events)
-      insert.run(event.id, batchId, event.kind, JSON.stringify(event), at)
-    keepFacts(db, batchId, roomHumidity(db))
+    const kept = db.prepare<[string], { batch_id: string; payload: string }>(
+      'SELECT batch_id, payload FROM batch_events WHERE id = ?',
+    )
+    for (const { at, ...event } of events) {
+      const payload = JSON.stringify(event)
+      if (insert.run(event.id, batchId, event.kind, payload, at).changes) continue
+      const before = kept.get(event.id)!
+      const same =
+        before.batch_id === batchId &&
+        JSON.stringify(batchEventSchema.parse(JSON.parse(before.payload))) === payload
+      if (!same) throw new OtherContent()
+    }
+    keepFacts(db, batchId, when)
   }).immediate()
 }
-
-export const addEvent = (db: Db, batchId: string, event: BatchEvent, now: string): void =>
-  addEvents(db, batchId, [{ ...event, at: now }])
 
 /** An event that was not taken back, in SQL: `batch_events` as e. */
 const holds = `NOT EXISTS (SELECT 1 FROM batch_events AS back WHERE back.kind = 'undone' AND back.batch_id = e.batch_id

@@ -1,16 +1,56 @@
-import { mkdirSync } from 'node:fs'
-import { dirname } from 'node:path'
+import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs'
+import { basename, dirname } from 'node:path'
 import Database from 'better-sqlite3'
 import { migrate, type Migration } from './migrate'
+import { photosOf } from './photos'
+import { Trouble } from './troubles'
 
 export type Db = Database.Database
 
+/** Where a safety copy of a database lies: each restore has its own, by its moment. */
+export const safetyCopies = (database: string): string[] => {
+  const folder = dirname(database)
+  const begin = `${basename(database)}.before-`
+  if (!existsSync(folder)) return []
+  return readdirSync(folder)
+    .filter((name) => name.startsWith(begin) && name.endsWith('.sqlite'))
+    .sort()
+    .map((name) => `${folder}/${name}`)
+}
+
+/**
+ * Refuses what would silently begin an empty workshop where there was one: a database of 0 bytes, or none at all beside its
+ * photos or its safety copies.
+ * @throws Trouble
+ */
+function refuseEmptied(file: string): void {
+  if (existsSync(file)) {
+    if (statSync(file).size === 0 && !existsSync(`${file}-wal`))
+      throw new Trouble(
+        `${file} is empty: 0 bytes, where a workshop should be. Restore a backup (npm run restore -- FILE.zip), or remove that file to begin a new workshop.`,
+      )
+    return
+  }
+  const photos = photosOf(file)
+  const left = [
+    ...(existsSync(photos) && readdirSync(photos).length ? [photos] : []),
+    ...safetyCopies(file).slice(-1),
+  ]
+  if (left.length)
+    throw new Trouble(
+      `There is no database at ${file}, but ${left.join(' and ')} ${left.length > 1 ? 'are' : 'is'} there, so a workshop was. Restore a backup (npm run restore -- FILE.zip, or npm run restore -- --undo), or move that away to begin a new workshop.`,
+    )
+}
+
 /**
  * Opens the database file, makes its folder if need be, and brings it up to date.
- * @throws TooNew when the file was written by a newer Mantle
+ * @throws TooNew when the file was written by a newer Mantle, Trouble when it is empty or gone
  */
 export function openDatabase(file: string, migrations: Migration[]): Db {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+  if (file !== ':memory:') {
+    mkdirSync(dirname(file), { recursive: true })
+    refuseEmptied(file)
+  }
   const db = new Database(file)
   try {
     db.pragma('journal_mode = WAL')
@@ -25,4 +65,10 @@ export function openDatabase(file: string, migrations: Migration[]): Db {
     throw error
   }
   return db
+}
+
+/** Which file a name stands for: another one under the same name has another identity. */
+export function identityOf(file: string): string {
+  const { dev, ino } = statSync(file)
+  return `${dev}:${ino}`
 }

@@ -1,28 +1,69 @@
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeSync,
+} from 'node:fs'
+import { dirname, join } from 'node:path'
 import type { Db } from './connection'
 
 /** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
 export const photosOf = (database: string): string => `${database.replace(/\.sqlite$/, '')}-photos`
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
-/** Keeps a photo of a batch. The same id again is kept once. */
+/** Writes a file so that it is there whole after a power cut, or not at all. */
+export function writeWhole(file: string, bytes: Uint8Array): void {
+  const part = `${file}.part`
+  const handle = openSync(part, 'w')
+  try {
+    writeSync(handle, bytes)
+    fsyncSync(handle)
+  } catch (error) {
+    closeSync(handle)
+    rmSync(part, { force: true })
+    throw error
+  }
+  closeSync(handle)
+  renameSync(part, file)
+  syncFolder(dirname(file))
+}
+
+/** Makes the names in a folder last: a file that was renamed is found under its new name after a power cut. */
+export function syncFolder(folder: string): void {
+  const handle = openSync(folder, 'r')
+  try {
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
+  }
+}
+
+/** Keeps a photo of a batch. The same again is kept once; false when another one is kept under this id. */
 export function keepPhoto(
   db: Db,
   photo: { id: string; batchId: string; type: string; bytes: Uint8Array },
   now: string,
-): void {
+): boolean {
   const { id, batchId, type, bytes } = photo
+  const file = fileOf(db, id)
   mkdirSync(photosOf(db.name), { recursive: true })
-  if (!existsSync(fileOf(db, id))) {
-    // Written aside and then named: a power cut leaves no half picture under the name.
-    writeFileSync(`${fileOf(db, id)}.part`, bytes)
-    renameSync(`${fileOf(db, id)}.part`, fileOf(db, id))
-  }
+  const row = db
+    .prepare<[string], { batch_id: string }>('SELECT batch_id FROM photos WHERE id = ?')
+    .get(id)
+  if (row && existsSync(file))
+    return row.batch_id === batchId && Buffer.from(bytes).equals(readFileSync(file))
+  // A file without its row is of a write that was cut short: it was never acknowledged.
+  writeWhole(file, bytes)
   db.prepare(
     `INSERT INTO photos (id, batch_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?)
      ON CONFLICT (id) DO NOTHING`,
   ).run(id, batchId, type, bytes.length, now)
+  return true
 }
 
 /** A photo with its content type; null when there is none, or its file is gone. */

@@ -1,4 +1,10 @@
-import type { Run, RunEvent, RunSetup, ToldEvent } from '#contracts/run'
+import {
+  runEventSchema,
+  type Run,
+  type RunEvent,
+  type RunSetup,
+  type ToldEvent,
+} from '#contracts/run'
 import type { Db } from './connection'
 
 interface Row {
@@ -100,6 +106,20 @@ export type Taken =
   | { kind: 'taken'; events: ToldEvent[] }
   /** Another device leads: nothing of it was taken. */
   | { kind: 'not-leading'; driver: string }
+  /** The run has ended: nothing of it was taken. */
+  | { kind: 'ended' }
+  /** An event of this id says something else: nothing of it was taken. */
+  | { kind: 'other-content'; place: number }
+
+/** Whether a run has come to its end. */
+const hasEnded = (events: readonly RunEvent[]): boolean =>
+  events.some(({ kind }) => kind === 'finished')
+
+/** Whether what is kept says what is sent again. */
+function sameEvent({ seq: _, device: __, ...before }: ToldEvent, event: RunEvent): boolean {
+  const now = runEventSchema.safeParse(before)
+  return JSON.stringify(now.success ? now.data : before) === JSON.stringify(event)
+}
 
 /**
  * Takes what a device sends, in order and once. Only the device that leads may add to the run; another one leads from its
@@ -117,8 +137,14 @@ export function addRunEvents(
   return db
     .transaction((): Taken => {
       const run = getRun(db, runId)!
-      const known = new Set(run.events.map(({ id }) => id))
+      const known = new Map(run.events.map((event) => [event.id, event]))
+      const place = events.findIndex((event) => {
+        const before = known.get(event.id)
+        return before && !sameEvent(before, event)
+      })
+      if (place >= 0) return { kind: 'other-content', place }
       const fresh = events.filter(({ id }) => !known.has(id))
+      if (fresh.length && hasEnded([...run.events, ...fresh.slice(0, -1)])) return { kind: 'ended' }
       const leads = run.driver === device || fresh[0]?.kind === 'drove'
       if (fresh.length && !leads) return { kind: 'not-leading', driver: run.driver }
       const insert = db.prepare(

@@ -13,12 +13,14 @@ interface Row {
   number: number
   document: string
   notes: string
+  revision: number
   kept_at: string
 }
 
 const version = (row: Row): FormulaVersion => ({
   ...versionNotesSchema.parse(JSON.parse(row.notes)),
   id: row.id,
+  revision: row.revision,
   formulaId: row.formula_id,
   number: row.number,
   keptAt: row.kept_at,
@@ -66,8 +68,24 @@ export function keepVersion(
   return getVersion(db, id)!
 }
 
-/** Writes down what a version was for and whether it did it. Null when there is no such version. */
-export function noteVersion(db: Db, id: string, notes: VersionNotes): FormulaVersion | null {
-  db.prepare('UPDATE formula_versions SET notes = ? WHERE id = ?').run(JSON.stringify(notes), id)
-  return getVersion(db, id)
+export type Noted = { kind: 'saved' | 'stale'; version: FormulaVersion } | { kind: 'none' }
+
+/** Writes down what a version was for and whether it did it. The same again is not stale. */
+export function noteVersion(db: Db, id: string, revision: number, notes: VersionNotes): Noted {
+  return db
+    .transaction((): Noted => {
+      const version = getVersion(db, id)
+      if (!version) return { kind: 'none' }
+      const text = JSON.stringify(notes)
+      const { name, purpose, didIt, learned } = version
+      if (JSON.stringify({ name, purpose, didIt, learned }) === text)
+        return { kind: 'saved', version }
+      if (version.revision !== revision) return { kind: 'stale', version }
+      db.prepare('UPDATE formula_versions SET notes = ?, revision = revision + 1 WHERE id = ?').run(
+        text,
+        id,
+      )
+      return { kind: 'saved', version: getVersion(db, id)! }
+    })
+    .immediate()
 }

@@ -9,7 +9,7 @@ export default defineNitroPlugin((nitro) => {
   keepListener(listener)
   void database().then(async (db) => {
     const problem = isOpen(db) ? await openDoor(listener) : null
-    if (problem) console.error(problem)
+    if (problem) log(problem)
   })
   nitro.hooks.hook('close', closeDoor)
 })

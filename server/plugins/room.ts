@@ -6,7 +6,7 @@ export default defineNitroPlugin((nitro) => {
   const look = () =>
     void database()
       .then(logSensor)
-      .catch((error: Error) => console.error(`The room could not be logged. ${error.message}`))
+      .catch((error: Error) => log(`The room could not be logged. ${error.message}`))
   look()
   const timer = setInterval(look, lookEvery)
   timer.unref()

@@ -1,9 +1,11 @@
 import { createServer, type RequestListener, type Server } from 'node:http'
 import { hostname, networkInterfaces } from 'node:os'
+import type { H3Event } from 'h3'
 
 /*
  * Mantle listens on this machine only. Opened to the local network it has a second door on a port of its own, which asks
- * every device for its pairing; closing it shuts that door and leaves the first one as it is.
+ * every device for its pairing; closing it shuts that door and leaves the first one as it is. A reverse proxy of the maker's
+ * own stands before the second door, never before the first (docs/network.md).
  */
 
 let server: Server | null = null
@@ -11,6 +13,17 @@ let server: Server | null = null
 /** The port of the second door: given, or the one after Mantle's own. */
 export const networkPort = (): number =>
   Number(process.env.MANTLE_NETWORK_PORT ?? Number(process.env.NITRO_PORT ?? 4173) + 1)
+
+/** Under which origin a trusted proxy with HTTPS shows Mantle, as https://soap.example; null without one. */
+export function proxyOrigin(): URL | null {
+  const told = process.env.MANTLE_PROXY_ORIGIN
+  if (!told) return null
+  try {
+    return new URL(told)
+  } catch {
+    return null
+  }
+}
 
 /** Addresses of this machine in the local network. */
 export const ownAddresses = (): string[] =>
@@ -20,17 +33,38 @@ export const ownAddresses = (): string[] =>
 
 /** Names under which the second door may be asked for: others would be a page that took this address for its own. */
 export const ownHosts = (): Set<string> =>
-  new Set(
-    [...ownAddresses(), hostname(), `${hostname()}.local`, '127.0.0.1', 'localhost'].map(
+  new Set([
+    ...[...ownAddresses(), hostname(), `${hostname()}.local`, '127.0.0.1', 'localhost'].map(
       (name) => `${name.toLowerCase()}:${networkPort()}`,
     ),
-  )
+    ...(proxyOrigin() ? [proxyOrigin()!.host] : []),
+  ])
+
+/** Whether a request came through the trusted proxy. */
+export const throughProxy = (event: H3Event): boolean => {
+  const proxy = proxyOrigin()
+  return proxy !== null && event.node.req.headers.host?.toLowerCase() === proxy.host
+}
+
+/** Where a request comes from: the address, or the one that the trusted proxy on this machine tells. */
+export function senderOf(event: H3Event): string {
+  const address = event.node.req.socket.remoteAddress ?? ''
+  const near = address === '127.0.0.1' || address === '::1' || address === '::ffff:127.0.0.1'
+  const told = String(event.node.req.headers['x-forwarded-for'] ?? '')
+  // The last one is what the proxy itself saw; those before it anybody can write.
+  return throughProxy(event) && near && told ? told.split(',').at(-1)!.trim() : address
+}
 
 /** Opens the second door. Resolves to a sentence when that cannot be done. */
 export function openDoor(listener: RequestListener): Promise<string | null> {
   if (server) return Promise.resolve(null)
+  if (process.env.MANTLE_PROXY_ORIGIN && !proxyOrigin())
+    return Promise.resolve(
+      'MANTLE_PROXY_ORIGIN must be an origin, as https://soap.example; the network stays closed.',
+    )
   return new Promise((done) => {
-    const door = createServer(listener)
+    const door = createServer({ headersTimeout: 10_000, requestTimeout: 60_000 }, listener)
+    door.maxConnections = 200
     door.once('error', (error: NodeJS.ErrnoException) =>
       done(
         error.code === 'EADDRINUSE'
@@ -38,7 +72,8 @@ export function openDoor(listener: RequestListener): Promise<string | null> {
           : 'This machine does not let Mantle listen on the network.',
       ),
     )
-    door.listen(networkPort(), '0.0.0.0', () => {
+    // With a proxy on this machine nobody else needs to reach the door itself.
+    door.listen(networkPort(), proxyOrigin() ? '127.0.0.1' : '0.0.0.0', () => {
       server = door
       done(null)
     })

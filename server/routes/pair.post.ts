@@ -1,30 +1,50 @@
 import { v7 } from 'uuid'
+import { rightsOfTablet } from '#contracts/rights'
 import { addPaired } from '../db/paired'
+import { senderOf, throughProxy } from '../reach/network'
 import { deviceCookie, hashOf, newSecret, spendCode } from '../reach/pairing'
 import { pairPage } from '../reach/pairPage'
+import { cleanedText } from '../reach/text'
 
 /** Seconds that a pairing lasts: as long as browsers keep a cookie. */
 const lasts = 400 * 86_400
+/** Bytes that a code and a name take. */
+const most = 1024
 
 /** Takes a code and gives the device a secret of its own. */
 export default defineEventHandler(async (event) => {
-  const sent: Record<string, unknown> = (await readBody(event).catch(() => null)) ?? {}
-  const code = String(sent.code ?? '').slice(0, 20)
+  const page = (status: number, says: string) => {
+    setResponseStatus(event, status)
+    setResponseHeader(event, 'content-type', 'text/html; charset=utf-8')
+    return pairPage('', says)
+  }
+  let sent: URLSearchParams
+  try {
+    sent = new URLSearchParams((await limitedBody(event, most)).toString('utf8'))
+  } catch (error) {
+    if (error instanceof Refusal)
+      return page(error.status, 'This is longer than a code and a name.')
+    throw error
+  }
   const name =
-    String(sent.name ?? '')
+    cleanedText(sent.get('name') ?? '')
       .trim()
       .slice(0, 60) || 'A tablet'
   const now = instant()
-  if (!spendCode(code, Date.now())) {
-    setResponseStatus(event, 403)
-    setResponseHeader(event, 'content-type', 'text/html; charset=utf-8')
-    return pairPage('', 'This code does not count (any more). Show a new one on the computer.')
+  const spent = spendCode((sent.get('code') ?? '').slice(0, 20), senderOf(event), Date.now())
+  if (spent === 'wrong')
+    return page(403, 'This code does not count (any more). Show a new one on the computer.')
+  if (spent !== 'paired') {
+    setResponseHeader(event, 'retry-after', spent.waitSeconds)
+    return page(429, `That was wrong. Wait ${spent.waitSeconds} s before the next try.`)
   }
   const secret = newSecret()
-  addPaired(await database(), v7(), name, hashOf(secret), now.toISOString())
+  const device = { id: v7(), name, rights: rightsOfTablet }
+  addPaired(await database(), device, hashOf(secret), now.toISOString())
   setCookie(event, deviceCookie, secret, {
     httpOnly: true,
     sameSite: 'strict',
+    secure: throughProxy(event),
     path: '/',
     maxAge: lasts,
   })

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import { idSchema } from '#contracts/batch'
 import { saveSchema } from '#contracts/document'
+import type { Right } from '#contracts/rights'
 import type { Db } from '../db/connection'
 import type { DocumentStore } from '../db/documents'
 
@@ -9,6 +10,8 @@ interface Kind<T> {
   schema: z.ZodType<T>
   /** What one is called in a sentence: "formula". */
   called: string
+  /** Rights of which a device needs one to change it. */
+  may: readonly Right[]
   ids?: z.ZodType<string>
   /** Refuses a document that does not fit its address or the rest of the workshop. */
   beforeSave?: (db: Db, id: string, document: T) => void
@@ -18,15 +21,15 @@ interface Kind<T> {
 
 /** The five routes that every kind of document has: list, get, put, delete and restore. */
 export function documentRoutes<T>(kind: Kind<T>) {
-  const { store, called, ids = idSchema } = kind
+  const { store, called, may, ids = idSchema } = kind
   return {
-    list: () => route(null, ({ db }) => store.list(db)),
+    list: () => route(null, ({ db }) => store.list(db), { may: ['read'] }),
     get: () =>
       route(
         null,
         ({ db, id }) =>
           store.get(db, id) ?? refuse(404, `There is no such ${called}; it may be deleted.`),
-        ids,
+        { may: ['read'], ids },
       ),
     put: () =>
       route(
@@ -41,7 +44,7 @@ export function documentRoutes<T>(kind: Kind<T>) {
             theirs: saved.stored,
           })
         },
-        ids,
+        { may, ids },
       ),
     remove: () =>
       route(
@@ -52,13 +55,13 @@ export function documentRoutes<T>(kind: Kind<T>) {
             refuse(404, `There is no such ${called}; it may be deleted already.`)
           return { id }
         },
-        ids,
+        { may, ids },
       ),
     restore: () =>
       route(
         null,
         ({ db, id }) => store.restore(db, id) ?? refuse(404, `There is no such ${called}.`),
-        ids,
+        { may, ids },
       ),
   }
 }

@@ -11,18 +11,21 @@ export const formulaRoutes = documentRoutes({
   store: stores.formulas,
   schema: formulaSchema,
   called: 'formula',
+  may: ['formulas'],
 })
 
 export const mouldRoutes = documentRoutes({
   store: stores.moulds,
   schema: workshopMouldSchema,
   called: 'mould',
+  may: ['formulas'],
 })
 
 export const goalRoutes = documentRoutes({
   store: stores.goals,
   schema: goalSchema,
   called: 'goal',
+  may: ['rack'],
   beforeSave(db, _id, { formulaId }) {
     if (!stores.formulas.get(db, formulaId))
       refuse(422, 'There is no such formula; it may be deleted.', 'document.formulaId')
@@ -36,6 +39,7 @@ export const materialRoutes = documentRoutes({
   store: stores.materials,
   schema: ownMaterialSchema,
   called: 'material',
+  may: ['formulas'],
   ids: materialIdSchema,
   beforeSave(_db, id, document) {
     if (document.id !== id) refuse(422, 'The id is not that of the address.', 'document.id')

@@ -1,6 +1,6 @@
 import type { Room, RoomReading } from '#contracts/room'
 import { dayIn } from '#core/units/days'
-import { refreshFacts } from '../db/batches'
+import { queueHere } from '../facts/queue'
 import type { Db } from '../db/connection'
 import { lastOfRoom, logRoom, roomDays, roomHumidity } from '../db/room'
 import { getWorkshop } from '../db/workshop'
@@ -41,7 +41,7 @@ export function keepRoom(db: Db, reading: RoomReading): void {
   const humidity = roomHumidity(db)
   if (Math.abs(humidity - foretoldWith) < worthRefreshing) return
   foretoldWith = humidity
-  refreshFacts(db, 'here')
+  queueHere(db)
 }
 
 /** Logs what the sensor reads when the last entry is old enough. */

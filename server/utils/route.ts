@@ -2,7 +2,10 @@ import type { H3Event } from 'h3'
 import type { z } from 'zod'
 import { idSchema } from '#contracts/batch'
 import { faultsOf, type Fault } from '#contracts/faults'
+import { mayDo, type Caller, type Right } from '#contracts/rights'
 import type { Db } from '../db/connection'
+import { epochOf } from '../db/epoch'
+import { troubleOf } from '../db/troubles'
 
 /** An answer other than success, with what to say. */
 export class Refusal extends Error {
@@ -22,12 +25,14 @@ export function refuse(status: number, says: string, path = '', also: object = {
 
 interface Context<Body> {
   db: Db
+  event: H3Event
+  caller: Caller
   /** The instant of the request, ISO, UTC. */
   now: string
   /** The `:id` of the route; empty where there is none. */
   id: string
   body: Body
-  /** What was sent as it came: for routes that take no JSON object. Empty where a schema parsed it. */
+  /** What was sent as it came: for routes that take no JSON object. Empty where a schema parsed it, and where `bytes` is 0. */
   bytes: Buffer
   /** What stands in the address by name. */
   params: Record<string, string>
@@ -35,17 +40,20 @@ interface Context<Body> {
   query: unknown
 }
 
+/** What a route takes and who may use it. */
+export interface RouteManner {
+  /** Rights of which a paired device needs one; without any, only this computer may. */
+  may?: readonly Right[]
+  ids?: z.ZodType<string>
+  /** Bytes that it takes where it takes no JSON object; what is longer it has to read from the event itself. */
+  bytes?: number
+}
+
 /** What a schema makes of something, or 422 with what is wrong and where. */
 export function parsed<T>(schema: z.ZodType<T>, raw: unknown): T {
   const { success, data, error } = schema.safeParse(raw)
   if (!success) throw new Refusal(422, faultsOf(error))
   return data
-}
-
-async function parsedBody<Body>(event: H3Event, schema: z.ZodType<Body> | null): Promise<Body> {
-  if (!schema) return undefined as Body
-  const raw: unknown = await readBody(event).catch(() => refuse(400, 'What was sent is not JSON.'))
-  return parsed(schema, raw)
 }
 
 function parsedId(event: H3Event, schema: z.ZodType<string>): string {
@@ -59,40 +67,73 @@ function parsedId(event: H3Event, schema: z.ZodType<string>): string {
 export const json = (text: string): Response =>
   new Response(text, { headers: { 'content-type': 'application/json' } })
 
+/** Who asks, or a refusal when nobody known does, or nobody who may. */
+function callerFor(event: H3Event, asked: readonly Right[]): Caller {
+  const caller = event.context.caller as Caller | undefined
+  if (!caller) refuse(401, 'This device is not paired with Mantle. Open /pair on it.')
+  if (!mayDo(caller, asked))
+    refuse(
+      403,
+      asked.length
+        ? 'This device may not do this. What it may do is set on the computer that Mantle runs on.'
+        : 'This is done on the computer that Mantle runs on.',
+    )
+  return caller
+}
+
+/** What is answered to something that was thrown; what nobody foresaw goes to the server's log, and only there. */
+function answerTo(event: H3Event, error: unknown) {
+  if (error instanceof Refusal) {
+    setResponseStatus(event, error.status)
+    return { errors: error.faults, ...error.also }
+  }
+  const trouble = troubleOf(error, databaseFile())
+  if (trouble) {
+    setResponseStatus(event, trouble.status)
+    return { errors: [{ path: '', says: trouble.message }] }
+  }
+  log(error)
+  setResponseStatus(event, 500)
+  return {
+    errors: [{ path: '', says: 'Mantle could not do this. Nothing was changed; try again.' }],
+  }
+}
+
 /**
- * A route: parse, act, answer. What is refused answers 4xx with `{ errors: [{ path, says }] }`; what goes wrong in
- * Mantle itself answers 500 in the same form, and the details go to the server's log only.
+ * A route: who may, parse, act, answer. What is refused answers 4xx with `{ errors: [{ path, says }] }`, a known trouble of the
+ * disk 5xx in the same form with what to do about it. Rights are looked at here, where the route runs, so that no way of
+ * writing its address goes round them.
  */
 export function route<Body = undefined>(
   schema: z.ZodType<Body> | null,
   act: (context: Context<Body>) => unknown,
-  ids: z.ZodType<string> = idSchema,
+  { may = [], ids = idSchema, bytes: most = mostJson }: RouteManner = {},
 ) {
   return defineEventHandler(async (event) => {
     try {
+      const caller = callerFor(event, may)
+      const writes = event.method !== 'GET' && event.method !== 'HEAD'
+      if (writes) stopIfStrayed()
+      const id = parsedId(event, ids)
+      const body = schema ? parsed(schema, await jsonBody(event)) : (undefined as Body)
+      const sent = !schema && most > 0 && (event.method === 'POST' || event.method === 'PUT')
+      const bytes = sent ? await limitedBody(event, most) : Buffer.alloc(0)
+      // Asked for last: while the body came in, the workshop may have been put back to an older state.
       const db = await database()
-      const body = await parsedBody(event, schema)
-      const sent = !schema && (event.method === 'POST' || event.method === 'PUT')
-      const bytes = sent ? ((await readRawBody(event, false)) ?? Buffer.alloc(0)) : Buffer.alloc(0)
+      setResponseHeader(event, 'x-mantle-epoch', epochOf(db))
       return await act({
         db,
+        event,
+        caller,
         now: instant().toISOString(),
-        id: parsedId(event, ids),
+        id,
         body,
         bytes,
         params: getRouterParams(event),
         query: getQuery(event),
       })
     } catch (error) {
-      if (error instanceof Refusal) {
-        setResponseStatus(event, error.status)
-        return { errors: error.faults, ...error.also }
-      }
-      console.error(error)
-      setResponseStatus(event, 500)
-      return {
-        errors: [{ path: '', says: 'Mantle could not do this. Nothing was changed; try again.' }],
-      }
+      return answerTo(event, error)
     }
   })
 }

@@ -1,6 +1,6 @@
 import type { Run, RunEvent, ToldEvent } from '#contracts/run'
 import { pouredBy } from '#core/bench/poured'
-import { addEvent, getBatch } from '../db/batches'
+import { addEvents, getBatch } from '../db/batches'
 import type { Db } from '../db/connection'
 
 /** Everybody who follows a run hears what was added to it. */
@@ -21,5 +21,5 @@ export function pourFromRun(db: Db, run: Run, events: RunEvent[], now: string): 
   const batch = finished && getBatch(db, run.batchId)
   if (!batch || batch.events.some(({ kind }) => kind === 'poured')) return
   const poured = pouredBy(batch.frozen, run, [...run.events, ...events])
-  if (poured) addEvent(db, batch.id, { ...poured, id: finished.id }, now)
+  if (poured) addEvents(db, batch.id, [{ ...poured, id: finished.id, at: now }], 'later')
 }

@@ -1,3 +1,3 @@
 import { listBatches } from '../../db/batches'
 
-export default route(null, ({ db }) => json(listBatches(db)))
+export default route(null, ({ db }) => json(listBatches(db)), { may: ['read'] })

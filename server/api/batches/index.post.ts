@@ -6,19 +6,23 @@ import { getBatch, makeBatch } from '../../db/batches'
 import { formulas } from '../../db/documents'
 import { libraryOf } from '../../db/library'
 
-export default route(newBatchSchema, ({ db, now, body }) => {
-  const made = getBatch(db, body.id)
-  if (made) return made
-  const formula = formulas.get(db, body.formulaId)
-  if (!formula) refuse(404, 'There is no such formula; it may be deleted.', 'formulaId')
-  if (formula.revision !== body.revision)
-    refuse(409, 'The formula has changed since; look at it once more.', 'revision')
-  const { document } = formula
-  const library = libraryOf(db)
-  const faults = faultsInFormula(document, library)
-  if (faults.length) throw new Refusal(422, faults)
-  const frozen = freeze(document, library, body.overruled)
-  const [stop] = openStops(frozen.remarks, body.overruled)
-  if (stop) refuse(422, `${stop.says} ${stop.because}`, `overruled.${stop.id}`)
-  return makeBatch(db, { ...body, frozen, face: faceOf(document, library) }, now)
-})
+export default route(
+  newBatchSchema,
+  ({ db, now, body }) => {
+    const made = getBatch(db, body.id)
+    if (made) return made
+    const formula = formulas.get(db, body.formulaId)
+    if (!formula) refuse(404, 'There is no such formula; it may be deleted.', 'formulaId')
+    if (formula.revision !== body.revision)
+      refuse(409, 'The formula has changed since; look at it once more.', 'revision')
+    const { document } = formula
+    const library = libraryOf(db)
+    const faults = faultsInFormula(document, library)
+    if (faults.length) throw new Refusal(422, faults)
+    const frozen = freeze(document, library, body.overruled)
+    const [stop] = openStops(frozen.remarks, body.overruled)
+    if (stop) refuse(422, `${stop.says} ${stop.because}`, `overruled.${stop.id}`)
+    return makeBatch(db, { ...body, frozen, face: faceOf(document, library) }, now)
+  },
+  { may: ['bench', 'formulas'] },
+)

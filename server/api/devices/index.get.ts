@@ -1,3 +1,3 @@
 import { devicesHeard } from '../../devices/hub'
 
-export default route(null, () => devicesHeard(Date.now()))
+export default route(null, () => devicesHeard(Date.now()), { may: ['bench', 'rack'] })

@@ -1,8 +1,15 @@
 import { listPaired } from '../../db/paired'
-import { doorIsOpen, networkPort, ownAddresses } from '../../reach/network'
+import { doorIsOpen, networkPort, ownAddresses, proxyOrigin } from '../../reach/network'
 
-export default route(null, ({ db }) => ({
-  open: doorIsOpen(),
-  addresses: ownAddresses().map((address) => `http://${address}:${networkPort()}`),
-  paired: listPaired(db),
-}))
+export default route(null, ({ db }) => {
+  const proxy = proxyOrigin()
+  return {
+    open: doorIsOpen(),
+    /** Whether what goes through the door can be read on its way. */
+    secure: proxy?.protocol === 'https:',
+    addresses: proxy
+      ? [proxy.origin]
+      : ownAddresses().map((address) => `http://${address}:${networkPort()}`),
+    paired: listPaired(db),
+  }
+})

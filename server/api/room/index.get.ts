@@ -1,1 +1,1 @@
-export default route(null, ({ db }) => roomTold(db))
+export default route(null, ({ db }) => roomTold(db), { may: ['read'] })

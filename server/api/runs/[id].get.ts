@@ -1,3 +1,5 @@
 import { getRun } from '../../db/runs'
 
-export default route(null, ({ db, id }) => getRun(db, id) ?? refuse(404, 'There is no such run.'))
+export default route(null, ({ db, id }) => getRun(db, id) ?? refuse(404, 'There is no such run.'), {
+  may: ['read'],
+})

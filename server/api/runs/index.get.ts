@@ -1,3 +1,3 @@
 import { openRuns } from '../../db/runs'
 
-export default route(null, ({ db }) => openRuns(db))
+export default route(null, ({ db }) => openRuns(db), { may: ['read'] })

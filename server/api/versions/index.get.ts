@@ -1,3 +1,3 @@
 import { listAllVersions } from '../../db/versions'
 
-export default route(null, ({ db }) => listAllVersions(db))
+export default route(null, ({ db }) => listAllVersions(db), { may: ['read'] })

@@ -6,20 +6,24 @@ import { getBatch } from '../../../db/batches'
 import { runOfBatch, startRun } from '../../../db/runs'
 import { getWorkshop } from '../../../db/workshop'
 
-export default route(startRunSchema, ({ db, id, body }) => {
-  const batch = getBatch(db, id) ?? refuse(404, 'There is no such batch.')
-  const begun = runOfBatch(db, id)
-  if (begun) return begun
-  const { stage, pouredOn } = standingOf(batch, '')
-  if (stage === 'left') refuse(422, 'This batch has been given up.')
-  if (pouredOn) refuse(422, 'This batch is poured already.')
-  const { scale } = getWorkshop(db)
-  const { setup, device, at, paper } = body
-  const plan = planFor(contextOf(batch.frozen, setup, scale, speaker({ scale })))
-  if (!plan.agrees)
-    refuse(
-      422,
-      'The lye was worked out in two ways that do not agree. Do not make this batch; check the formula.',
-    )
-  return startRun(db, { id: body.id, batchId: id, setup, scale, paper, device, startedAt: at })
-})
+export default route(
+  startRunSchema,
+  ({ db, id, body }) => {
+    const batch = getBatch(db, id) ?? refuse(404, 'There is no such batch.')
+    const begun = runOfBatch(db, id)
+    if (begun) return begun
+    const { stage, pouredOn } = standingOf(batch, '')
+    if (stage === 'left') refuse(422, 'This batch has been given up.')
+    if (pouredOn) refuse(422, 'This batch is poured already.')
+    const { scale } = getWorkshop(db)
+    const { setup, device, at, paper } = body
+    const plan = planFor(contextOf(batch.frozen, setup, scale, speaker({ scale })))
+    if (!plan.agrees)
+      refuse(
+        422,
+        'The lye was worked out in two ways that do not agree. Do not make this batch; check the formula.',
+      )
+    return startRun(db, { id: body.id, batchId: id, setup, scale, paper, device, startedAt: at })
+  },
+  { may: ['bench'] },
+)

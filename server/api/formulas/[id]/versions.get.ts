@@ -1,3 +1,3 @@
 import { listVersions } from '../../../db/versions'
 
-export default route(null, ({ db, id }) => listVersions(db, id))
+export default route(null, ({ db, id }) => listVersions(db, id), { may: ['read'] })

@@ -1,5 +1,9 @@
 import { endPaired } from '../../../db/paired'
+import { endStreams } from '../../../reach/streams'
 
-export default route(null, ({ db, id, now }) =>
-  endPaired(db, id, now) ? { id } : refuse(404, 'There is no such device.'),
-)
+/** Ends a pairing, and what that device is listening to. */
+export default route(null, ({ db, id, now }) => {
+  if (!endPaired(db, id, now)) refuse(404, 'There is no such device.')
+  endStreams(id)
+  return { id }
+})

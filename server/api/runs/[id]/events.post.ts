@@ -1,15 +1,54 @@
 import { runEventsSchema } from '#contracts/run'
+import { dayIn } from '#core/units/days'
 import { addRunEvents, getRun } from '../../../db/runs'
+import { getWorkshop } from '../../../db/workshop'
+import { queueStale } from '../../../facts/queue'
 
-export default route(runEventsSchema, ({ db, id, now, body }) => {
-  const run = getRun(db, id) ?? refuse(404, 'There is no such run.')
-  const taken = addRunEvents(db, id, body.device, body.events, now, (fresh) =>
-    pourFromRun(db, run, fresh, now),
-  )
-  if (taken.kind === 'not-leading')
-    refuse(409, 'Another device leads this batch now. Nothing of this was written.', 'device', {
-      driver: taken.driver,
+/** ms that a bench's clock may be ahead: stand-ins let minutes pass at once, and clocks of tablets are wrong by hours. */
+const ahead = 86_400_000
+
+export default route(
+  runEventsSchema,
+  ({ db, id, now, body }) => {
+    const run = getRun(db, id) ?? refuse(404, 'There is no such run.')
+    const today = dayIn(getWorkshop(db).timeZone, new Date(now))
+    body.events.forEach((event, index) => {
+      if (event.kind === 'finished' && event.pouredDay > today)
+        refuse(422, 'That day has not come yet.', `events[${index}].pouredDay`)
+      if (Date.parse(event.at) > Date.parse(now) + ahead)
+        refuse(
+          422,
+          'That moment has not come yet: look at the clock of this device.',
+          `events[${index}].at`,
+        )
     })
-  tellFollowers(id, taken.events)
-  return { events: taken.events }
-})
+    const taken = addRunEvents(db, id, body.device, body.events, now, (fresh) =>
+      pourFromRun(db, run, fresh, now),
+    )
+    switch (taken.kind) {
+      case 'not-leading':
+        return refuse(
+          409,
+          'Another device leads this batch now. Nothing of this was written.',
+          'device',
+          { driver: taken.driver },
+        )
+      case 'ended':
+        return refuse(
+          422,
+          'This batch is made; nothing more goes into its run. What went in otherwise is corrected on the batch.',
+        )
+      case 'other-content':
+        return refuse(
+          409,
+          'Something else was written down under the same id.',
+          `events[${taken.place}].id`,
+        )
+      case 'taken':
+        if (taken.events.some(({ kind }) => kind === 'finished')) queueStale(db)
+        tellFollowers(id, taken.events)
+        return { events: taken.events }
+    }
+  },
+  { may: ['bench'] },
+)

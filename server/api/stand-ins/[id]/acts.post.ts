@@ -1,8 +1,12 @@
 import { standInActSchema } from '#contracts/device'
 import { standInsOf } from '../../../devices/hub'
 
-export default route(standInActSchema, ({ id, body }) => {
-  const set = standInsOf(id) ?? refuse(404, 'These stand-ins are switched off.')
-  set.act(body)
-  return { id }
-})
+export default route(
+  standInActSchema,
+  ({ id, body }) => {
+    const set = standInsOf(id) ?? refuse(404, 'These stand-ins are switched off.')
+    set.act(body)
+    return { id }
+  },
+  { may: ['bench'] },
+)

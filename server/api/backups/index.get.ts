@@ -1,0 +1,1 @@
+export default route(null, ({ db }) => backupsTold(db))
