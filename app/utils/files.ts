@@ -50,8 +50,8 @@ async function incomingOf(file: string, value: unknown): Promise<Incoming> {
 /** Reads one table of formulas, each judged by its rows. */
 async function readFormulaTable(file: string, text: string): Promise<Incoming[]> {
   const { formulasFromRows, rowAt } = await import('#core/exchange/formulaRows')
-  const { rows, faults } = await readCsv(text)
-  const read = formulasFromRows(rows, useMaterials().library)
+  const { rows, lines, faults } = await readCsv(text)
+  const read = formulasFromRows(rows, useMaterials().library, lines)
   const strays = [...faults, ...read.faults]
   const told = await Promise.all(
     read.formulas.map(async ({ name, candidate, rowOf, faults: inRows }) => {

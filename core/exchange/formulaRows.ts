@@ -327,15 +327,19 @@ function readOne(
   return { name, candidate: { ...candidate, ...draft }, rowOf, faults }
 }
 
-/** The formulas that rows tell of, in the order of their first rows. Rows without a formula's name are faults. */
+/**
+ * The formulas that rows tell of, in the order of their first rows. Rows without a formula's name are faults.
+ * @param lines of the file that the rows begin on; one after the other below the heading without them
+ */
 export function formulasFromRows(
   rows: Row[],
   library: Library = shipped,
+  lines?: readonly number[],
 ): { formulas: FormulaFromRows[]; faults: RowFault[] } {
   const faults: RowFault[] = []
   const byName = new Map<string, { row: Row; at: number }[]>()
   rows.forEach((row, index) => {
-    const at = index + 2
+    const at = lines?.[index] ?? index + 2
     const name = (row.formula ?? '').trim()
     if (!name)
       return faults.push({ row: at, column: 'formula', says: 'Which formula is this a row of?' })

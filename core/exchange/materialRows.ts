@@ -219,12 +219,20 @@ function readOver(known: OwnMaterial, cells: Cells): OwnMaterial {
   }
 }
 
-/** The materials that rows tell of, over what the library knows of each. */
-export function materialsFromRows(rows: Row[], library: Library): MaterialFromRow[] {
+/**
+ * The materials that rows tell of, over what the library knows of each.
+ * @param lines of the file that the rows begin on; one after the other below the heading without them
+ */
+export function materialsFromRows(
+  rows: Row[],
+  library: Library,
+  lines?: readonly number[],
+): MaterialFromRow[] {
   const seen = new Set<string>()
   return rows.map((row, index) => {
     const faults: RowFault[] = []
-    const cells = new Cells(row, index + 2, faults)
+    const at = lines?.[index] ?? index + 2
+    const cells = new Cells(row, at, faults)
     const kind = cells.oneOf('kind', kinds)
     const name = cells.text('name')
     const id = cells.text('id') || (name ? `${ownPrefix}${idFrom(name)}` : '')
@@ -248,7 +256,7 @@ export function materialsFromRows(rows: Row[], library: Library): MaterialFromRo
     seen.add(id)
     const before = known ? recordOf(known) : null
     const start = before ?? blankMaterial(kind === 'extra' ? 'additive' : kind)
-    return { row: index + 2, candidate: { ...readOver(start, cells), id }, before, faults }
+    return { row: at, candidate: { ...readOver(start, cells), id }, before, faults }
   })
 }
 

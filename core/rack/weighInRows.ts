@@ -54,6 +54,7 @@ export function weighInsFromRows(
   batches: readonly BatchSummary[],
   today: Day,
   say: Speaker,
+  lines?: readonly number[],
 ): WeighInRow[] {
   const byNumber = new Map(batches.map((batch) => [batch.number, batch]))
   const seen = new Set<string>()
@@ -78,7 +79,7 @@ export function weighInsFromRows(
     })()
     seen.add(key)
     return {
-      row: index + 2,
+      row: lines?.[index] ?? index + 2,
       batch,
       day: day ?? '',
       bar,

@@ -5,7 +5,6 @@ import {
   createWriteStream,
   existsSync,
   fsyncSync,
-  mkdirSync,
   mkdtempSync,
   openSync,
   readdirSync,
@@ -20,7 +19,8 @@ import { pipeline } from 'node:stream/promises'
 import Database from 'better-sqlite3'
 import { ZipFile } from 'yazl'
 import { z } from 'zod'
-import { photosOf, syncFolder } from '../db/photos'
+import { flush, makeFolder } from '../db/files'
+import { photosOf } from '../db/photos'
 import { Trouble } from '../db/troubles'
 
 /*
@@ -163,7 +163,7 @@ export interface Backup {
 export async function backup(database: string, archive: string, now: Date): Promise<Backup> {
   if (!existsSync(database)) throw new Trouble(`There is no database at ${database}.`)
   const folder = dirname(archive)
-  mkdirSync(folder, { recursive: true })
+  makeFolder(folder)
   sweep(folder)
   const work = mkdtempSync(join(folder, '.mantle-backup-'))
   const part = `${archive}.part`
@@ -205,7 +205,7 @@ export async function backup(database: string, archive: string, now: Date): Prom
     await pipeline(zip.outputStream, createWriteStream(part))
     await seal(part)
     renameSync(part, archive)
-    syncFolder(folder)
+    flush(folder)
     return { archive, counts, missing: manifest.missing }
   } catch (error) {
     rmSync(part, { force: true })

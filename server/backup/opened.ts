@@ -1,18 +1,12 @@
 import { createHash } from 'node:crypto'
-import {
-  createReadStream,
-  createWriteStream,
-  mkdirSync,
-  mkdtempSync,
-  rmSync,
-  statfsSync,
-} from 'node:fs'
+import { createReadStream, createWriteStream, mkdtempSync, rmSync, statfsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { crc32 } from 'node:zlib'
 import Database from 'better-sqlite3'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
+import { makeFolder } from '../db/files'
 import { troubleOf, Trouble } from '../db/troubles'
 import {
   countsOf,
@@ -132,7 +126,7 @@ function roomFor(bytes: number, folder: string): void {
  * @throws Unusable, or Trouble of the disk; what was unpacked is removed again
  */
 export async function openArchive(archive: string, beside: string, known: number): Promise<Opened> {
-  mkdirSync(dirname(beside), { recursive: true })
+  makeFolder(dirname(beside))
   const folder = mkdtempSync(`${beside}.unpacked-`)
   const close = () => rmSync(folder, { recursive: true, force: true })
   let zip: ZipFile | undefined

@@ -1,11 +1,7 @@
 import {
-  closeSync,
   copyFileSync,
   existsSync,
-  fsyncSync,
   linkSync,
-  mkdirSync,
-  openSync,
   readdirSync,
   readFileSync,
   renameSync,
@@ -17,7 +13,8 @@ import { z } from 'zod'
 import { openDatabase, safetyCopies } from '../db/connection'
 import { newEpoch } from '../db/epoch'
 import type { Migration } from '../db/migrate'
-import { photosOf, syncFolder, writeWhole } from '../db/photos'
+import { flush, makeFolder, writeWhole } from '../db/files'
+import { photosOf } from '../db/photos'
 import { Trouble } from '../db/troubles'
 import { hashOfFile, ofThisMachine } from './archive'
 import type { Opened } from './opened'
@@ -58,15 +55,6 @@ function freeSafety(database: string, now: Date): string {
   for (let number = 1; ; number++) {
     const name = `${database}.before-${stampOf(now)}-${String(number).padStart(2, '0')}.sqlite`
     if (!existsSync(name) && !existsSync(photosBeside(name))) return name
-  }
-}
-
-function flush(file: string): void {
-  const handle = openSync(file, 'r')
-  try {
-    fsyncSync(handle)
-  } finally {
-    closeSync(handle)
   }
 }
 
@@ -136,19 +124,19 @@ async function putPhotos(
   folder: string,
   aside: string,
 ): Promise<string[]> {
-  mkdirSync(folder, { recursive: true })
+  makeFolder(folder)
   const added: string[] = []
   for (const { id, file, sha256 } of photos) {
     const place = join(folder, id)
     if (existsSync(place)) {
       if ((await hashOfFile(place)).sha256 === sha256) continue
-      mkdirSync(aside, { recursive: true })
+      makeFolder(aside)
       renameSync(place, join(aside, id))
     } else added.push(id)
     flush(file)
     renameSync(file, place)
   }
-  syncFolder(folder)
+  flush(folder)
   return added
 }
 
@@ -178,12 +166,12 @@ export async function restore(
     writeWhole(noteBeside(safety), Buffer.from(JSON.stringify({ added })))
     if (existsSync(`${database}-wal`)) copyFileSync(`${database}-wal`, `${safety}-wal`)
     alsoAs(database, safety)
-    syncFolder(dirname(database))
+    flush(dirname(database))
   }
   // A log of the old database must never be read into the new one.
   for (const ending of ['-wal', '-shm']) rmSync(`${database}${ending}`, { force: true })
   renameSync(opened.database, database)
-  syncFolder(dirname(database))
+  flush(dirname(database))
   rmSync(noteOf(database))
   return { safety: there ? safety : null }
 }
@@ -224,7 +212,7 @@ export async function undoRestore(
   // Photos that only the restore had brought go with what is set aside now.
   const added = addedBy(last)
   if (safety && added.length) {
-    mkdirSync(photosBeside(safety), { recursive: true })
+    makeFolder(photosBeside(safety))
     for (const id of added)
       if (existsSync(join(photos, id))) renameSync(join(photos, id), join(photosBeside(safety), id))
   }

@@ -191,7 +191,7 @@ export const listGone = (db: Db, find: string, before: number, most: number): st
     db
       .prepare<[number, string, string, number], string>(
         `SELECT ${asJson} FROM ${joined} WHERE here = 0 AND number < ?
-         AND (instr(lower(name), lower(?)) > 0 OR number = ?) ORDER BY number DESC LIMIT ?`,
+         AND (instr(plain(name), plain(?)) > 0 OR number = ?) ORDER BY number DESC LIMIT ?`,
       )
       .pluck()
       .all(before, find, find, most),

@@ -1,6 +1,8 @@
-import { existsSync, mkdirSync, readdirSync, statSync } from 'node:fs'
+import { existsSync, readdirSync, statSync } from 'node:fs'
 import { basename, dirname } from 'node:path'
 import Database from 'better-sqlite3'
+import { plainWord } from '#core/words/tokens'
+import { makeFolder } from './files'
 import { migrate, type Migration } from './migrate'
 import { photosOf } from './photos'
 import { Trouble } from './troubles'
@@ -48,7 +50,7 @@ function refuseEmptied(file: string): void {
  */
 export function openDatabase(file: string, migrations: Migration[]): Db {
   if (file !== ':memory:') {
-    mkdirSync(dirname(file), { recursive: true })
+    makeFolder(dirname(file))
     refuseEmptied(file)
   }
   const db = new Database(file)
@@ -59,6 +61,8 @@ export function openDatabase(file: string, migrations: Migration[]): Db {
     // kept. The price is one flush per save, and a person saves a few times a second at most.
     db.pragma('synchronous = FULL')
     db.pragma('busy_timeout = 5000')
+    // Names are found by what they sound like in print: accents, ligatures and capitals do not count.
+    db.function('plain', { deterministic: true }, (text) => plainWord(String(text ?? '')))
     migrate(db, migrations)
   } catch (error) {
     db.close()

@@ -1,6 +1,6 @@
-import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import Database from 'better-sqlite3'
+import { makeFolder } from './files'
 import { codeOf, Trouble } from './troubles'
 
 /** Lets the database go. */
@@ -15,7 +15,7 @@ export type Release = () => void
 export function takeDatabase(database: string): Release {
   let holder: Database.Database | undefined
   try {
-    mkdirSync(dirname(database), { recursive: true })
+    makeFolder(dirname(database))
     holder = new Database(`${database}.lock`, { timeout: 0 })
     // No journal file: nothing is ever written to it.
     holder.pragma('journal_mode = MEMORY')

@@ -1,47 +1,11 @@
-import {
-  closeSync,
-  existsSync,
-  fsyncSync,
-  mkdirSync,
-  openSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  writeSync,
-} from 'node:fs'
-import { dirname, join } from 'node:path'
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Db } from './connection'
+import { makeFolder, writeWhole } from './files'
 
 /** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
 export const photosOf = (database: string): string => `${database.replace(/\.sqlite$/, '')}-photos`
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
-
-/** Writes a file so that it is there whole after a power cut, or not at all. */
-export function writeWhole(file: string, bytes: Uint8Array): void {
-  const part = `${file}.part`
-  const handle = openSync(part, 'w')
-  try {
-    writeSync(handle, bytes)
-    fsyncSync(handle)
-  } catch (error) {
-    closeSync(handle)
-    rmSync(part, { force: true })
-    throw error
-  }
-  closeSync(handle)
-  renameSync(part, file)
-  syncFolder(dirname(file))
-}
-
-/** Makes the names in a folder last: a file that was renamed is found under its new name after a power cut. */
-export function syncFolder(folder: string): void {
-  const handle = openSync(folder, 'r')
-  try {
-    fsyncSync(handle)
-  } finally {
-    closeSync(handle)
-  }
-}
 
 /** Keeps a photo of a batch. The same again is kept once; false when another one is kept under this id. */
 export function keepPhoto(
@@ -51,7 +15,7 @@ export function keepPhoto(
 ): boolean {
   const { id, batchId, type, bytes } = photo
   const file = fileOf(db, id)
-  mkdirSync(photosOf(db.name), { recursive: true })
+  makeFolder(photosOf(db.name))
   const row = db
     .prepare<[string], { batch_id: string }>('SELECT batch_id FROM photos WHERE id = ?')
     .get(id)

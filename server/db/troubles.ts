@@ -45,7 +45,12 @@ const known: [code: RegExp, status: number, says: (path: string) => string][] = 
     (path) => `${path} is damaged. Stop Mantle, keep that file as it is, and ${lower(restoreIt)}`,
   ],
   [
-    /^(SQLITE_CANTOPEN|ENOENT|ENOTDIR|EISDIR)/,
+    /^(EEXIST|ENOTDIR|EISDIR)/,
+    503,
+    (path) => `Something else lies where ${path} should be. Move it away, then try again.`,
+  ],
+  [
+    /^(SQLITE_CANTOPEN|ENOENT)/,
     503,
     (path) => `${path} cannot be opened: it or its folder is not there. ${restoreIt}`,
   ],
@@ -59,12 +64,18 @@ const known: [code: RegExp, status: number, says: (path: string) => string][] = 
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
+/** The file that an error of the system is about. */
+const pathOf = (error: unknown): string | undefined =>
+  error instanceof Error && 'path' in error && typeof error.path === 'string'
+    ? error.path
+    : undefined
+
 /** A known trouble for an error of SQLite or of the file system; null when it is none. */
 export function troubleOf(error: unknown, path: string): Trouble | null {
   if (error instanceof Trouble) return error
   const code = codeOf(error)
   const hit = known.find(([pattern]) => pattern.test(code))
-  return hit ? new Trouble(hit[2](path), hit[1]) : null
+  return hit ? new Trouble(hit[2](pathOf(error) ?? path), hit[1]) : null
 }
 
 /** What to say of anything that was thrown while working on a file. */

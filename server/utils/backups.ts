@@ -1,12 +1,4 @@
-import {
-  accessSync,
-  constants,
-  createWriteStream,
-  existsSync,
-  mkdirSync,
-  renameSync,
-  rmSync,
-} from 'node:fs'
+import { accessSync, constants, createWriteStream, existsSync, renameSync, rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
@@ -20,6 +12,7 @@ import { restore, undoRestore } from '../backup/restore'
 import { archivesIn, letGo, nameNow, nameOfDay } from '../backup/shelf'
 import { backupPlan } from '../db/backupPlan'
 import { openDatabase, safetyCopies, type Db } from '../db/connection'
+import { makeFolder } from '../db/files'
 import { sentenceOfTrouble } from '../db/troubles'
 import { getWorkshop } from '../db/workshop'
 import { endStreams } from '../reach/streams'
@@ -64,7 +57,7 @@ function stampOf(safety: string): string {
 /** Why archives cannot be kept in a folder; null when they can. It is made if need be. */
 export function whyNotFolder(folder: string): string | null {
   try {
-    mkdirSync(folder, { recursive: true })
+    makeFolder(folder)
     accessSync(folder, constants.W_OK)
     return null
   } catch (error) {
@@ -113,7 +106,7 @@ export async function takeArchive(
   most: number,
 ): Promise<string> {
   const { folder } = backupPlan(db)
-  mkdirSync(folder, { recursive: true })
+  makeFolder(folder)
   const { timeZone } = getWorkshop(db)
   const name = nameNow(db.name, dayIn(timeZone, now), timeIn(timeZone, now)).replace(
     /\.zip$/,

@@ -18,6 +18,32 @@ const minuteArray = (instant: string): DateArray => {
   ]
 }
 
+/** Octets that a line of a calendar may have. */
+const mostOctets = 75
+
+/** Lines folded by octets, as the format asks for: the library counts characters, of which some have four. */
+export function foldedLines(calendar: string): string {
+  return calendar
+    .replace(/\r\n[ \t]/g, '')
+    .split('\r\n')
+    .map((line) => {
+      const pieces = ['']
+      let octets = 0
+      for (const letter of line) {
+        const more = Buffer.byteLength(letter)
+        if (octets + more > mostOctets) {
+          // The blank that begins a folded line counts too.
+          pieces.push('')
+          octets = 1
+        }
+        pieces[pieces.length - 1] += letter
+        octets += more
+      }
+      return pieces.join('\r\n ')
+    })
+    .join('\r\n')
+}
+
 /** What is to come on the rack as an iCalendar file. */
 export function calendarFile(db: Db, now: string): string {
   const { name, timeZone, rack } = getWorkshop(db)
@@ -43,5 +69,5 @@ export function calendarFile(db: Db, now: string): string {
     { calName: `${name}, soap`, productId: 'mantle' },
   )
   if (error) throw error
-  return value!
+  return foldedLines(value!)
 }

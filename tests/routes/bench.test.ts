@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Batch } from '#contracts/batch'
 import { usualSetup } from '#contracts/benchWords'
 import type { Run, ToldEvent } from '#contracts/run'
+import type { StreamMessage } from '#contracts/stream'
 import { gatePoints } from '#core/bench/gate'
 import { contextOf, planFor } from '#core/bench/plan'
 import { blankFormula } from '#core/formula/blank'
@@ -55,16 +56,17 @@ const tell = (run: string, device: string, ...events: object[]) =>
   })
 const event = (what: object) => ({ id: v7(), at, ...what })
 
-/** Reads server-sent events until enough have come. */
-async function hear<T>(
+/** Listens to a stream until so many messages of a topic have come. */
+async function hear<Topic extends StreamMessage['topic']>(
   path: string,
+  topic: Topic,
   count: number,
   meanwhile: () => Promise<unknown>,
-): Promise<T[]> {
+): Promise<Extract<StreamMessage, { topic: Topic }>[]> {
   const stop = new AbortController()
   const response = await fetch(server.url + path, { signal: stop.signal })
   const reader = response.body!.getReader()
-  const heard: T[] = []
+  const heard: Extract<StreamMessage, { topic: Topic }>[] = []
   await meanwhile()
   let text = ''
   while (heard.length < count) {
@@ -73,7 +75,9 @@ async function hear<T>(
     text = blocks.pop()!
     for (const block of blocks) {
       const data = /^data: (.+)$/m.exec(block)?.[1]
-      if (data && !block.includes('event: beat')) heard.push(JSON.parse(data) as T)
+      if (!data || block.includes('event: beat')) continue
+      const message = JSON.parse(data) as StreamMessage
+      if (message.topic === topic) heard.push(message as (typeof heard)[number])
     }
   }
   stop.abort()
@@ -111,10 +115,12 @@ describe('a run', () => {
   it('followers hear what they missed and what comes', async () => {
     const { body: run } = await begin((await newBatch()).id)
     await tell(run.id, mine, event({ kind: 'done', step: 'mould' }))
-    const heard = await hear<ToldEvent[]>(`/api/runs/${run.id}/stream`, 2, () =>
+    const heard = await hear(`/api/stream?run=${run.id}@0`, 'run', 2, () =>
       tell(run.id, mine, event({ kind: 'done', step: 'lay-out' })),
     )
-    expect(heard.flat().map((one) => one.kind === 'done' && one.step)).toEqual(['mould', 'lay-out'])
+    expect(heard.flatMap(({ data }) => data).map((one) => one.kind === 'done' && one.step)).toEqual(
+      ['mould', 'lay-out'],
+    )
   })
 
   it('finished, it makes its batch poured with what was weighed and when to look', async () => {
@@ -161,6 +167,36 @@ describe('a run', () => {
     expect(body[0]!.events.map(({ kind }) => kind)).toEqual(['done', 'marked'])
   })
 
+  it('takes nothing after its end, and nothing of a day that has not come', async () => {
+    const { body: run } = await begin((await newBatch()).id)
+    const tomorrow = event({ kind: 'finished', pouredDay: '2026-11-24' })
+    expect((await tell(run.id, mine, tomorrow)).body.errors![0]).toMatchObject({
+      path: 'events[0].pouredDay',
+      says: expect.stringMatching(/not come yet/),
+    })
+    const later = { ...event({ kind: 'laundry' }), at: '2026-11-25T09:31:00.000Z' }
+    expect((await tell(run.id, mine, later)).status).toBe(422)
+    const end = event({ kind: 'finished', pouredDay: '2026-11-23' })
+    expect((await tell(run.id, mine, end, event({ kind: 'laundry' }))).status).toBe(422)
+    expect((await tell(run.id, mine, end)).status).toBe(200)
+    expect((await tell(run.id, mine, end)).status).toBe(200)
+    const more = await tell(run.id, mine, event({ kind: 'laundry' }))
+    expect(more.status).toBe(422)
+    expect(more.body.errors![0]!.says).toMatch(/nothing more goes into its run/)
+    expect((await send<Run>('GET', `/api/runs/${run.id}`)).body.events).toHaveLength(1)
+  })
+
+  it('answers 409 to other content under the same id', async () => {
+    const { body: run } = await begin((await newBatch()).id)
+    const scoop = event({ kind: 'scooped', step: 'weigh:water', grams: 260.1, typed: false })
+    await tell(run.id, mine, scoop)
+    const other = await tell(run.id, mine, { ...scoop, grams: 26.01 })
+    expect(other).toMatchObject({ status: 409, body: { errors: [{ path: 'events[0].id' }] } })
+    expect((await send<Run>('GET', `/api/runs/${run.id}`)).body.events).toMatchObject([
+      { grams: 260.1 },
+    ])
+  })
+
   it.each([
     [{ kind: 'scooped', step: 'weigh:water', grams: 'much', typed: false }, 'events[0].grams'],
     [{ kind: 'danced' }, 'events[0].kind'],
@@ -191,10 +227,10 @@ describe('devices', () => {
       { device: 'shed-scale', kind: 'grams', value: 151.2, stable: true },
       { device: 'probe-1', kind: 'celsius', value: 38.4 },
     ]
-    const heard = await hear<{ device: string; value: number }>('/api/devices/stream', 2, () =>
+    const heard = await hear('/api/stream?readings=*', 'reading', 2, () =>
       send('POST', '/api/devices/readings', lines.map((line) => JSON.stringify(line)).join('\n')),
     )
-    expect(heard.map(({ device, value }) => [device, value])).toEqual([
+    expect(heard.map(({ data }) => [data.device, data.value])).toEqual([
       ['shed-scale', 151.2],
       ['probe-1', 38.4],
     ])
@@ -215,11 +251,10 @@ describe('devices', () => {
   it('stand-ins speak on their own clock, settle on what is put on, and can fall silent', async () => {
     const id = v7()
     await send('PUT', `/api/stand-ins/${id}`, { at, roomC: 18, resolution: 0.1, most: 5000 })
-    const heard = await hear<{ device: string; value: number; at: number }>(
-      `/api/devices/stream?of=${id}`,
-      24,
-      () => send('POST', `/api/stand-ins/${id}/acts`, { act: 'place', grams: 212 }),
+    const told = await hear(`/api/stream?readings=${id}`, 'reading', 24, () =>
+      send('POST', `/api/stand-ins/${id}/acts`, { act: 'place', grams: 212 }),
     )
+    const heard = told.map(({ data }) => data)
     const scale = heard.filter(({ device }) => device === `${id}:scale`)
     expect(scale.at(-1)!.value).toBeCloseTo(212, 0)
     expect(heard.find(({ device }) => device === `${id}:lye`)!.value).toBeCloseTo(18, 0)
@@ -255,6 +290,9 @@ describe('the door to the network', () => {
 
     const { body } = await send<{ code: string }>('POST', '/api/reach/code')
     expect((await pairWith('000000' === body.code ? '111111' : '000000')).status).toBe(403)
+    // Who guessed wrong waits a second; nobody else would.
+    expect((await pairWith(body.code)).status).toBe(429)
+    await new Promise((done) => setTimeout(done, 1100))
     const paired = await pairWith(body.code)
     expect(paired.status).toBe(303)
     const cookie = paired.headers.get('set-cookie')!.split(';')[0]!
@@ -275,7 +313,7 @@ describe('the door to the network', () => {
     expect(await closed()).toBe(true)
   })
 
-  it('a scale without a screen gets a key; a code dies of five wrong guesses', async () => {
+  it('a scale without a screen gets a key, which posts readings and nothing else', async () => {
     await send('PUT', '/api/reach', { open: true })
     const { body } = await send<{ secret: string }>('POST', '/api/reach/key', {
       name: 'Shed scale',
@@ -285,14 +323,10 @@ describe('the door to the network', () => {
       ask(`${door()}/api/devices/readings`, 'POST', line, headers)
     expect((await post({ authorization: `Bearer ${body.secret}` })).status).toBe(200)
     expect((await post({ authorization: 'Bearer nonsense' })).status).toBe(401)
-    const { body: fresh } = await send<{ code: string }>('POST', '/api/reach/code')
-    for (let guess = 0; guess < 5; guess++) await pairWith('12')
-    expect((await pairWith(fresh.code)).status).toBe(403)
-    const foreign = await ask(`${door()}/api/workshop`, 'GET', undefined, {
-      authorization: `Bearer ${body.secret}`,
-      origin: 'http://elsewhere.example',
-    })
-    expect(foreign.status).toBe(200)
+    const key = { authorization: `Bearer ${body.secret}` }
+    for (const path of ['/api/workshop', '/api/batches', '/api/stream', '/api/reach'])
+      expect((await ask(door() + path, 'GET', undefined, key)).status).toBe(403)
+    expect((await ask(`${door()}/api/batches`, 'POST', {}, key)).status).toBe(403)
     expect(
       (
         await ask(`${door()}/api/devices/readings`, 'POST', line, {

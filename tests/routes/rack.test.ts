@@ -3,9 +3,8 @@ import ICAL from 'ical.js'
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Batch, BatchSummary } from '#contracts/batch'
-import type { WorkshopNow } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
-import { send as ask } from '../support/send'
+import { patchShop, send as ask, until } from '../support/send'
 import { TestServer } from '../support/server'
 
 let server: TestServer
@@ -103,12 +102,11 @@ describe('a batch on the rack', () => {
 
   it('a damper room moves what is foretold of what is drying', async () => {
     const batch = await cutBatch('Damp')
-    const { body: shop } = await send<WorkshopNow>('GET', '/api/workshop')
-    const { now: _, today: __, humidity: ___, ...settings } = shop
-    const rack = { ...settings.rack, humidity: 0.8 }
-    expect((await send('PUT', '/api/workshop', { ...settings, rack })).status).toBe(200)
-    const after = (await here()).find(({ id }) => id === batch.id)!
-    expect(after.facts.drying!.dryOn > batch.facts.drying!.dryOn).toBe(true)
+    expect((await patchShop(server.url, { rack: { humidity: 0.8 } })).status).toBe(200)
+    await until(here, (all) => {
+      const after = all.find(({ id }) => id === batch.id)!
+      return after.facts.drying!.dryOn > batch.facts.drying!.dryOn
+    })
   })
 })
 

@@ -5,7 +5,7 @@ import type { StoredFormula } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { send as ask } from '../support/send'
+import { patchShop, send as ask } from '../support/send'
 import { TestServer } from '../support/server'
 
 let server: TestServer
@@ -223,16 +223,13 @@ describe('batches', () => {
 describe('the workshop', () => {
   it('keeps its settings and says which day it is there', async () => {
     const auckland = { name: 'Far Shed', timeZone: 'Pacific/Auckland', units: 'imperial', scale: 1 }
-    expect((await send('PUT', '/api/workshop', auckland)).status).toBe(200)
+    expect((await patchShop(server.url, auckland)).status).toBe(200)
     const { body } = await send<{ today: string }>('GET', '/api/workshop')
     // 09:30 UTC on the 23rd is 22:30 on the 23rd in Auckland, and 23:30 the day before in Pago Pago is the 22nd
     expect(body).toMatchObject({ ...auckland, today: '2026-11-23' })
-    const pago = await send<{ today: string }>('PUT', '/api/workshop', {
-      ...auckland,
-      timeZone: 'Pacific/Pago_Pago',
-    })
+    const pago = await patchShop<{ today: string }>(server.url, { timeZone: 'Pacific/Pago_Pago' })
     expect(pago.body.today).toBe('2026-11-22')
-    const bad = await send('PUT', '/api/workshop', { ...auckland, timeZone: 'Mars/Base', scale: 3 })
+    const bad = await patchShop(server.url, { timeZone: 'Mars/Base', scale: 3 })
     expect(bad.body.errors!.map(({ path }) => path)).toEqual(['timeZone', 'scale'])
   })
 })

@@ -147,7 +147,7 @@ describe('named versions', () => {
     expect((await send('POST', path, { ...version, id: v7() })).status).toBe(409)
     await send('POST', path, { ...version, id: v7(), revision: 2, name: 'Richer' })
     const notes = { name: 'Plain', purpose: 'To measure by', didIt: 'yes', learned: 'It did.' }
-    await send('PUT', `/api/versions/${kept.id}`, notes)
+    await send('PUT', `/api/versions/${kept.id}`, { revision: 1, ...notes })
     const { body: list } = await send<FormulaVersion[]>('GET', path)
     expect(list.map(({ number, didIt, document }) => [number, didIt, document.superfat])).toEqual([
       [2, null, 0.08],

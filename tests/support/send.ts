@@ -18,3 +18,21 @@ export async function send<T = unknown>(
   })
   return { status: response.status, body: (await response.json()) as Answer<T>['body'] }
 }
+
+/** Changes settings as the app does: what is changed, on the revision that is there. */
+export async function patchShop<T>(url: string, changes: object, revision?: number) {
+  const now = await send<{ revision: number }>(`${url}/api/workshop`, 'GET')
+  return send<T>(`${url}/api/workshop`, 'PATCH', {
+    revision: revision ?? now.body.revision,
+    changes,
+  })
+}
+
+/** Asks again and again until something is so: for what the server works out after its answer. */
+export async function until<T>(ask: () => Promise<T>, so: (value: T) => boolean): Promise<T> {
+  for (;;) {
+    const value = await ask()
+    if (so(value)) return value
+    await new Promise((done) => setTimeout(done, 50))
+  }
+}

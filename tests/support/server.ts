@@ -53,6 +53,8 @@ export class TestServer {
     readonly port: number,
     /** The port of the door to the network, for when it is opened. */
     readonly networkPort: number,
+    /** Settings of its environment. */
+    private readonly settings: Record<string, string>,
   ) {}
 
   get url() {
@@ -63,12 +65,16 @@ export class TestServer {
   }
 
   /** @param template database to start from; none gives an empty workshop */
-  static async start(template?: string): Promise<TestServer> {
+  static async start(
+    template?: string,
+    settings: Record<string, string> = {},
+  ): Promise<TestServer> {
     if (!existsSync(built)) throw new Error('Build first: npm run build.')
     const server = new TestServer(
       mkdtempSync(join(tmpdir(), 'mantle-')),
       await claimPort(),
       await claimPort(),
+      settings,
     )
     if (template) {
       copyFileSync(template, server.database)
@@ -79,7 +85,7 @@ export class TestServer {
   }
 
   /** Starts it on the same port and database; resolves when it answers or has ended. */
-  async run(): Promise<number | null> {
+  async run(settings: Record<string, string> = {}): Promise<number | null> {
     const child = spawn(process.execPath, [built], {
       stdio: ['ignore', 'ignore', 'pipe'],
       env: {
@@ -90,6 +96,8 @@ export class TestServer {
         NITRO_HOST: '127.0.0.1',
         NITRO_PORT: String(this.port),
         MANTLE_NETWORK_PORT: String(this.networkPort),
+        ...this.settings,
+        ...settings,
       },
     })
     this.child = child
@@ -103,6 +111,13 @@ export class TestServer {
       if (ok) return null
       await new Promise((done) => setTimeout(done, 25))
     }
+  }
+
+  /** Its exit code, once it has ended by itself. */
+  async ended(): Promise<number | null> {
+    const { child } = this
+    if (!child || child.exitCode !== null) return child?.exitCode ?? null
+    return new Promise((done) => child.once('exit', done))
   }
 
   /** Ends the process at once, as a power cut would. */

@@ -37,11 +37,11 @@ async function read(event: Event) {
   if (!file) return
   const { ownMaterialSchema } = await import('#contracts/material')
   const { faultsOf } = await import('#contracts/faults')
-  const { rows, faults } = await readCsv(await file.text())
+  const { rows, lines: at, faults } = await readCsv(await file.text())
   if (!rows.length)
     problem.value =
       'There are no rows in this table. The first row names the columns: kind, id, name, sap, certificate …'
-  lines.value = materialsFromRows(rows, materials.library).map(
+  lines.value = materialsFromRows(rows, materials.library, at).map(
     ({ row, candidate, before, faults: own }): Line => {
       const name = candidate.name || candidate.id || `row ${row}`
       const inCells = [...faults.filter((fault) => fault.row === row), ...own]

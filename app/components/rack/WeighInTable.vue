@@ -17,7 +17,7 @@ async function read(event: Event) {
   const [file] = (event.target as HTMLInputElement).files ?? []
   if (!file) return
   const table = await readCsv(await file.text())
-  rows.value = weighInsFromRows(table.rows, batches.list, today.value, say.value)
+  rows.value = weighInsFromRows(table.rows, batches.list, today.value, say.value, table.lines)
   if (!rows.value.length)
     problem.value =
       'There are no rows in this table. The first row names the columns: batch, day, bar, grams.'

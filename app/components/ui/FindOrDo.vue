@@ -3,6 +3,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import type { BatchSummary } from '#contracts/batch'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { watchDebounced } from '@vueuse/core'
+import { plainWord } from '#core/words/tokens'
 import { stations } from '~/utils/stations'
 
 interface Hit {
@@ -111,12 +112,12 @@ const all = computed<Hit[]>(() => [
   })),
 ])
 const hits = computed(() => {
-  const typed = query.value.trim().toLowerCase()
+  const typed = plainWord(query.value.trim())
   const words = typed.split(/\s+/)
   const matches = all.value.filter(({ says, also }) =>
-    words.every((word) => `${says} ${also}`.toLowerCase().includes(word)),
+    words.every((word) => plainWord(`${says} ${also}`).includes(word)),
   )
-  const starts = ({ says }: Hit) => says.toLowerCase().startsWith(typed)
+  const starts = ({ says }: Hit) => plainWord(says).startsWith(typed)
   return [...matches.filter(starts), ...matches.filter((hit) => !starts(hit))].slice(0, 9)
 })
 function choose(hit: Hit | null) {

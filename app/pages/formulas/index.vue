@@ -2,6 +2,7 @@
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
 import { faceOf } from '#core/formula/face'
+import { plainWord } from '#core/words/tokens'
 import { useNames } from '~/utils/useNames'
 
 const { library } = storeToRefs(useMaterials())
@@ -26,17 +27,17 @@ onMounted(() => {
 })
 
 const text = (formula: StoredFormula) =>
-  [
-    formula.document.name,
-    useNames[formula.document.use],
-    formula.document.notes,
-    ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
-    ...formula.document.scents.map((scent) => scent.name ?? scent.id),
-  ]
-    .join(' ')
-    .toLowerCase()
+  plainWord(
+    [
+      formula.document.name,
+      useNames[formula.document.use],
+      formula.document.notes,
+      ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
+      ...formula.document.scents.map((scent) => scent.name ?? scent.id),
+    ].join(' '),
+  )
 const found = computed(() => {
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const words = plainWord(query.value).split(/\s+/).filter(Boolean)
   return formulas.list.filter((formula) => words.every((word) => text(formula).includes(word)))
 })
 /** How many batches were made of each. */
