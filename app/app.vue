@@ -15,6 +15,16 @@ function load() {
 }
 onMounted(load)
 useTellDue()
+const outbox = useOutbox()
+const batches = useBatches()
+onMounted(() => void outbox.flush())
+// Forecasts that were worked out after an answer, here or in another window.
+onMounted(() =>
+  listenTo({ facts: true }, (message) => {
+    if (message.topic === 'facts') void batches.refresh(message.data)
+  }),
+)
+onOtherEpoch(load)
 </script>
 
 <template>

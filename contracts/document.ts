@@ -5,6 +5,8 @@ export interface Stored<T> {
   id: string
   revision: number
   changedAt: string
+  /** The device it was changed on last; empty for the computer Mantle runs on. */
+  changedBy: string
   document: T
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { idSchema } from './batch'
-import type { FormulaDocument } from './formula'
+import { formulaSchema, type FormulaDocument } from './formula'
 
 const words = z.string().trim().max(500)
 
@@ -11,6 +11,8 @@ export const newVersionSchema = z.strictObject({
   revision: z.number().int().min(1),
   name: z.string().trim().min(1).max(80),
   purpose: words.default(''),
+  /** A document that was not kept as the formula, as the side of a conflict that was left; without it, the formula as it is. */
+  document: formulaSchema.optional(),
 })
 
 /** What may be written about a version later; its document never changes. */

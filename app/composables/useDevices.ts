@@ -2,6 +2,7 @@ import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/devic
 import type { VesselKind } from '#contracts/benchWords'
 import { silentAfter, type ScaleReading } from '#core/bench/weighing'
 import { useIntervalFn } from '@vueuse/core'
+import type { SerialScale } from '~/utils/serialScale'
 
 export type Role = 'scale' | VesselKind
 /** Where the readings of a role come from: the stand-in, a device that posts, a scale at this computer, or the hand. */
@@ -18,6 +19,21 @@ export interface Heard {
 }
 
 const choiceKey = 'mantle-devices'
+/** What an older page, or a hand, may have left is not taken for a choice. */
+function asChosen(value: unknown): Record<Role, Source> | null {
+  const isSource = (one: unknown): one is Source =>
+    typeof one === 'object' &&
+    one !== null &&
+    'kind' in one &&
+    (one.kind === 'stand-in' ||
+      one.kind === 'serial' ||
+      one.kind === 'none' ||
+      (one.kind === 'posts' && 'device' in one && typeof one.device === 'string'))
+  const chosen = value as Record<Role, unknown> | null
+  return chosen && roles.every((role) => isSource(chosen[role]))
+    ? (chosen as Record<Role, Source>)
+    : null
+}
 const roles: Role[] = ['scale', 'lye', 'oils']
 
 /** Readings a scale's history keeps: some seconds. */
@@ -34,7 +50,7 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
   const scaleReadings = shallowRef<ScaleReading[]>([])
   const tick = ref(performance.now())
   const standInsOn = computed(() => roles.some((role) => sources.value[role].kind === 'stand-in'))
-  let source: EventSource | null = null
+  let end: (() => void) | null = null
 
   function chosen(): Record<Role, Source> {
     const standIns = {
@@ -43,18 +59,28 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
       oils: { kind: 'stand-in' },
     } as const
     if (practising) return { ...standIns }
-    try {
-      const text = localStorage.getItem(choiceKey)
-      if (text) return JSON.parse(text) as Record<Role, Source>
-    } catch {
-      // nothing chosen yet
-    }
-    return { scale: { kind: 'none' }, lye: { kind: 'none' }, oils: { kind: 'none' } }
+    const none = { scale: { kind: 'none' }, lye: { kind: 'none' }, oils: { kind: 'none' } } as const
+    return keptHere(choiceKey, asChosen) ?? { ...none }
   }
+  /** The scale on a cable while it is read. */
+  let serial: SerialScale | null = null
+  async function closeSerial() {
+    const open = serial
+    serial = null
+    await open?.close()
+  }
+  /** Reads the scale on a cable. Throws when no port is picked, or it cannot be opened. */
+  async function openSerial(ask: boolean) {
+    const { openSerialScale } = await import('~/utils/serialScale')
+    await closeSerial()
+    serial = await openSerialScale((grams, stable) => take('scale', grams, stable), ask)
+  }
+
   function choose(role: Role, to: Source) {
+    if (role === 'scale' && to.kind !== 'serial') void closeSerial()
     sources.value = { ...sources.value, [role]: to }
     heard.value = { ...heard.value, [role]: undefined }
-    if (!practising) localStorage.setItem(choiceKey, JSON.stringify(sources.value))
+    if (!practising) keepHere(choiceKey, sources.value)
   }
 
   function take(role: Role, value: number | null, stable?: boolean) {
@@ -83,13 +109,18 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
   }
 
   function connect() {
-    source?.close()
-    source = null
+    end?.()
+    end = null
     const kinds = roles.map((role) => sources.value[role].kind)
     if (!kinds.includes('stand-in') && !kinds.includes('posts')) return
-    const only = kinds.includes('posts') ? '' : `?of=${standInId}`
-    source = new EventSource(`/api/devices/stream${only}`)
-    source.onmessage = (message) => hear(JSON.parse(String(message.data)) as StreamedReading)
+    // Both, where both are chosen: asking for a set keeps its stand-ins alive.
+    const readings = [
+      ...(kinds.includes('stand-in') ? [standInId] : []),
+      ...(kinds.includes('posts') ? ['*'] : []),
+    ]
+    end = listenTo({ readings }, (message) => {
+      if (message.topic === 'reading') hear(message.data)
+    })
   }
   async function begin() {
     if (standInsOn.value)
@@ -97,9 +128,16 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
     connect()
   }
   watch(sources, () => void begin(), { deep: true })
-  onMounted(() => void begin())
+  onMounted(() => {
+    void begin()
+    // The port that was picked before is opened again; one that is not to be had makes the scale silent.
+    if (sources.value.scale.kind === 'serial') void openSerial(false).catch(() => undefined)
+  })
   useIntervalFn(() => (tick.value = performance.now()), 250)
-  onScopeDispose(() => source?.close())
+  onScopeDispose(() => {
+    end?.()
+    void closeSerial()
+  })
 
   /** Whether a role has a device that has fallen silent; `null` where there is none to wait for. */
   const silent = computed(() => {
@@ -131,6 +169,6 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
     }
   }
 
-  return { sources, choose, now, heard, silent, scaleReadings, standInsOn, act, take }
+  return { sources, choose, openSerial, now, heard, silent, scaleReadings, standInsOn, act, take }
 }
 export type Devices = ReturnType<typeof useDevices>

@@ -1,12 +1,14 @@
 import { dueOf, type Due } from '#core/rack/due'
-import { useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { useIntervalFn } from '@vueuse/core'
 
 /** ms between two looks at what has become due. */
 const pace = 60_000
 
 /** Whether this browser is to tell what is due, and whether it can. */
 export function useDueNotices() {
-  const on = useLocalStorage('mantle-notices', false)
+  const on = useKept('mantle-notices', false, (value) =>
+    typeof value === 'boolean' ? value : null,
+  )
   const can = computed(() => window.isSecureContext && 'Notification' in window)
   const refused = ref(false)
   async function set(wanted: boolean) {
@@ -21,7 +23,9 @@ export function useTellDue() {
   const { on, can } = useDueNotices()
   const batches = useBatches()
   const workshop = useWorkshop()
-  const told = useLocalStorage<string[]>('mantle-noticed', [])
+  const told = useKept<string[]>('mantle-noticed', [], (value) =>
+    Array.isArray(value) ? value.filter((one) => typeof one === 'string') : null,
+  )
   /** Ids of what was told; a year of them is enough. */
   const most = 500
 

@@ -55,16 +55,13 @@ export function createFormulaEditor(id: string) {
     }
   }
 
-  /** What this device had not got through before a crash goes on from there. */
+  /** What this window had not got through before a reload or a crash goes on from there. */
   async function takeUpPending(formula: StoredFormula) {
-    const pending = pendingOf(id)
-    if (!pending) return
-    const { formulaSchema } = await import('#contracts/formula')
-    const parsed = formulaSchema.safeParse(pending.document)
-    if (!parsed.success || JSON.stringify(parsed.data) === JSON.stringify(formula.document))
-      return forgetPending(id)
-    save.revision.value = pending.revision
-    history.set(parsed.data)
+    const draft = await draftToTakeUp(id)
+    if (!draft) return
+    if (JSON.stringify(draft.document) === JSON.stringify(formula.document)) return forgetDraft(id)
+    save.resume(draft)
+    history.set(draft.document)
   }
 
   /** Changes the document. The tag joins quick changes of one field into one step of undo. */
@@ -76,15 +73,6 @@ export function createFormulaEditor(id: string) {
     change(applyPatch(document.value, [{ path, value }]), path.join('.'))
   }
   const apply = (patch: PatchStep[]) => change(applyPatch(document.value, patch))
-
-  function takeTheirs() {
-    const { theirs } = save
-    if (!theirs.value) return
-    const formula = theirs.value
-    save.settle(formula)
-    forgetPending(id)
-    history.reset(formula.document)
-  }
 
   useEventListener(window, 'keydown', (event) => {
     if (!(event.ctrlKey || event.metaKey) || event.altKey) return
@@ -117,7 +105,6 @@ export function createFormulaEditor(id: string) {
     change,
     put,
     apply,
-    takeTheirs,
   }
 }
 

@@ -9,7 +9,10 @@ export interface RunKeeper {
   keep(event: RunEvent): void
   /** Events that lie on this device only. */
   waiting: Readonly<Ref<number>>
-  state: Readonly<Ref<'kept' | 'sending' | 'cut-off'>>
+  /** `stranded`: the workshop was put back to a state in which this batch does not exist. */
+  state: Readonly<Ref<'kept' | 'sending' | 'cut-off' | 'stranded'>>
+  /** Whether what waits would survive a reload: this browser keeps it. */
+  safe: Readonly<Ref<boolean>>
   leading: Readonly<Ref<boolean>>
   /** What this device wrote while another one led. */
   refused: Readonly<Ref<number>>
@@ -23,41 +26,44 @@ const copyKey = (batchId: string) => `mantle-bench-${batchId}`
 /** ms between tries when the server does not answer. */
 const retryAfter = 2000
 
-function stored<T>(key: string): T | null {
-  try {
-    const text = localStorage.getItem(key)
-    return text ? (JSON.parse(text) as T) : null
-  } catch {
-    return null
-  }
-}
-function store(key: string, value: unknown): void {
-  try {
-    localStorage.setItem(key, JSON.stringify(value))
-  } catch {
-    // full or switched off: the server's copy is all there is
-  }
-}
+/** A list of things with an id: each event was judged when it was told, and the server judges it again. */
+const asList = <T>(value: unknown): T[] | null =>
+  Array.isArray(value) &&
+  value.every((one) => typeof one === 'object' && one !== null && 'id' in one && 'kind' in one)
+    ? (value as T[])
+    : null
 
 /** What this device remembers of a bench, for a reload while the server is away. */
-export const rememberedBench = <T>(batchId: string): T | null => stored<T>(copyKey(batchId))
+export const rememberedBench = <T>(batchId: string): T | null =>
+  keptHere(copyKey(batchId), (value) =>
+    typeof value === 'object' && value !== null && 'batch' in value && 'run' in value
+      ? (value as T)
+      : null,
+  )
 export const rememberBench = (batchId: string, bench: unknown): void =>
-  store(copyKey(batchId), bench)
+  void keepHere(copyKey(batchId), bench)
+
+/** An event as it was told, without what the server added. */
+function asTold({ seq: _, device: __, ...event }: ToldEvent): RunEvent {
+  return event as RunEvent
+}
 
 /**
  * Keeps a run on the server: every event is put on this device first, sent in order, tried again until it is taken, and taken
- * once. What other devices add comes in by a stream.
+ * once. What other devices add comes in by the stream. When the workshop was put back to an older state, what it lacks of this run is
+ * sent to it again.
  */
 export function useServerKeeper(first: Run): RunKeeper {
   const own = deviceId()
   const { id } = first
   const taken = shallowRef<ToldEvent[]>([])
-  const outbox = ref<RunEvent[]>(stored<RunEvent[]>(outboxKey(id)) ?? [])
-  const state = ref<'kept' | 'sending' | 'cut-off'>('kept')
+  const outbox = ref<RunEvent[]>(keptHere(outboxKey(id), asList<RunEvent>) ?? [])
+  const state = ref<'kept' | 'sending' | 'cut-off' | 'stranded'>('kept')
+  const safe = ref(true)
   const held = ref(false)
   let sending = false
   let retry: ReturnType<typeof setTimeout> | undefined
-  let source: EventSource | null = null
+  let end: (() => void) | null = null
 
   const driver = computed(() => {
     const drove = taken.value.findLast(({ kind }) => kind === 'drove')
@@ -71,6 +77,10 @@ export function useServerKeeper(first: Run): RunKeeper {
     const mine = leading.value ? outbox.value.filter((event) => !known.has(event.id)) : []
     return [...taken.value, ...mine]
   })
+  function put(all: RunEvent[]) {
+    outbox.value = all
+    safe.value = keepHere(outboxKey(id), all)
+  }
 
   function merge(more: ToldEvent[]) {
     const bySeq = new Map([...taken.value, ...more].map((event) => [event.seq, event]))
@@ -78,15 +88,50 @@ export function useServerKeeper(first: Run): RunKeeper {
       taken.value = [...bySeq.values()].sort((a, b) => a.seq - b.seq)
     const ids = new Set(taken.value.map((event) => event.id))
     if (outbox.value.some((event) => ids.has(event.id)))
-      outbox.value = outbox.value.filter((event) => !ids.has(event.id))
+      put(outbox.value.filter((event) => !ids.has(event.id)))
   }
-  merge([...first.events, ...(stored<ToldEvent[]>(takenKey(id)) ?? [])])
-  watch(outbox, (all) => store(outboxKey(id), all), { deep: true })
+
+  /**
+   * Takes what the server has as what it has: events that this device was told were kept, and that are not there any more, wait to be
+   * sent again. Numbers of events count within one life of the database only.
+   */
+  function reconcile(now: ToldEvent[], before: readonly ToldEvent[]) {
+    const there = new Set(now.map((event) => event.id))
+    const lost = before.filter((event) => !there.has(event.id)).map(asTold)
+    taken.value = now
+    if (!lost.length) return merge([])
+    const waiting = outbox.value.filter(({ id: one }) => !lost.some((event) => event.id === one))
+    const led = before.findLast(({ kind }) => kind === 'drove')?.device ?? first.driver
+    // Another device led: it has its own copy, and sends it.
+    if (led !== own) return merge([])
+    const leads = driver.value === own || lost[0]?.kind === 'drove'
+    put([...(leads ? [] : [drove()]), ...lost, ...waiting])
+    state.value = 'sending'
+  }
+  const drove = (): RunEvent => ({
+    id: newId(),
+    at: new Date(
+      Math.max(...events.value.map(({ at }) => Date.parse(at)), useWorkshop().clock()),
+    ).toISOString(),
+    kind: 'drove',
+    name: deviceName(),
+  })
+
+  const remembered = keptHere(takenKey(id), (value) => {
+    const { epoch, events: all } = value as { epoch?: unknown; events?: unknown }
+    const list = asList<ToldEvent>(all)
+    return list && typeof epoch === 'string' ? { epoch, events: list } : null
+  })
+  if (remembered && currentEpoch() && remembered.epoch !== currentEpoch())
+    reconcile(first.events, remembered.events)
+  else merge([...first.events, ...(remembered?.events ?? [])])
   // For a reload while the server is away; it is the server's list that counts whenever it answers.
-  watch(taken, (all) => store(takenKey(id), all), { immediate: true })
+  watch(taken, (all) => keepHere(takenKey(id), { epoch: currentEpoch(), events: all }), {
+    immediate: true,
+  })
 
   async function send(): Promise<void> {
-    if (sending || !outbox.value.length || !leading.value) return
+    if (sending || !outbox.value.length || !leading.value || state.value === 'stranded') return
     sending = true
     clearTimeout(retry)
     const lot = outbox.value.slice(0, 200)
@@ -97,87 +142,103 @@ export function useServerKeeper(first: Run): RunKeeper {
       })
       merge(answer.events)
       const ids = new Set(lot.map((event) => event.id))
-      outbox.value = outbox.value.filter((event) => !ids.has(event.id))
+      put(outbox.value.filter((event) => !ids.has(event.id)))
       held.value = false
       state.value = outbox.value.length ? 'sending' : 'kept'
     } catch (error) {
-      const status = error instanceof ApiError ? error.status : 0
-      if (status === 409) {
-        held.value = true
-        state.value = 'kept'
-        await catchUp()
-      } else if (status === 422) {
-        // The one event that the server cannot read must not hold up the others for ever.
-        const path = error instanceof ApiError ? (error.faults[0]?.path ?? '') : ''
-        const bad = lot[Number(/^events\[(\d+)\]/.exec(path)?.[1] ?? 0)]
-        outbox.value = outbox.value.filter((event) => event.id !== bad?.id)
-        useToasts().show(sentenceOf(error), { bad: true })
-        state.value = outbox.value.length ? 'sending' : 'kept'
-      } else {
-        state.value = 'cut-off'
-        retry = setTimeout(() => void send(), retryAfter)
-      }
+      await failed(error, lot)
     } finally {
       sending = false
     }
     if (state.value === 'sending') void send()
   }
 
-  async function catchUp() {
-    try {
-      merge((await api.get<Run>(`/api/runs/${id}`)).events)
-    } catch {
-      // the stream or the next try brings it
+  async function failed(error: unknown, lot: RunEvent[]) {
+    const { status, faults, body } =
+      error instanceof ApiError ? error : { status: 0, faults: [], body: {} }
+    if (status === 409 && 'driver' in body) {
+      held.value = true
+      state.value = 'kept'
+      await lookAgain()
+    } else if (status === 404) await lookAgain()
+    else if (status === 422 || status === 409) {
+      // The one event that the server cannot read must not hold up the others for ever.
+      const bad = lot[Number(/^events\[(\d+)\]/.exec(faults[0]?.path ?? '')?.[1] ?? 0)]
+      put(outbox.value.filter((event) => event.id !== bad?.id))
+      useToasts().show(sentenceOf(error), { bad: true })
+      state.value = outbox.value.length ? 'sending' : 'kept'
+    } else {
+      state.value = 'cut-off'
+      retry = setTimeout(() => void send(), retryAfter)
     }
+  }
+
+  /** Asks for the run as the server has it; begins it there again when the workshop was put back to before its beginning. */
+  async function lookAgain() {
+    const before = taken.value
+    try {
+      reconcile((await api.get<Run>(`/api/runs/${id}`)).events, before)
+    } catch (error) {
+      if (!(error instanceof ApiError) || error.status !== 404) return
+      const { batchId, setup, paper, startedAt } = first
+      const begun = await api
+        .post<Run>(`/api/batches/${batchId}/run`, { id, device: own, setup, paper, at: startedAt })
+        .catch((refused: unknown) => (refused instanceof ApiError ? refused.status : 0))
+      if (typeof begun === 'object' && begun.id === id) reconcile(begun.events, before)
+      else if (begun !== 0) {
+        state.value = 'stranded'
+        put([
+          ...before.map(asTold),
+          ...outbox.value.filter(({ id: one }) => !before.some((event) => event.id === one)),
+        ])
+        taken.value = []
+      }
+    }
+    if (outbox.value.length && state.value !== 'stranded') void send()
   }
 
   function connect() {
-    source?.close()
-    source = new EventSource(`/api/runs/${id}/stream?after=${taken.value.at(-1)?.seq ?? 0}`)
-    source.onmessage = (message) => {
-      merge(JSON.parse(String(message.data)) as ToldEvent[])
-      if (state.value === 'cut-off') void send()
-    }
-    source.onopen = () => {
-      if (!outbox.value.length) state.value = 'kept'
-      void send()
-    }
-    source.onerror = () => {
-      state.value = 'cut-off'
-    }
+    end?.()
+    end = listenTo(
+      { runs: { [id]: taken.value.at(-1)?.seq ?? 0 } },
+      (message) => {
+        if (message.topic !== 'run') return
+        merge(message.data)
+        if (state.value === 'cut-off') void send()
+      },
+      (open) => {
+        if (state.value === 'stranded') return
+        if (!open) state.value = 'cut-off'
+        else {
+          if (state.value === 'cut-off') state.value = outbox.value.length ? 'sending' : 'kept'
+          void send()
+        }
+      },
+    )
   }
 
   function keep(event: RunEvent) {
-    outbox.value = [...outbox.value, event]
-    store(outboxKey(id), outbox.value)
+    put([...outbox.value, event])
     if (state.value === 'kept') state.value = 'sending'
     void send()
   }
 
   function takeOver(withRefused: boolean) {
-    const drove: RunEvent = {
-      id: newId(),
-      at: new Date(
-        Math.max(...events.value.map(({ at }) => Date.parse(at)), useWorkshop().clock()),
-      ).toISOString(),
-      kind: 'drove',
-      name: deviceName(),
-    }
+    const lead = drove()
     held.value = false
-    outbox.value = [drove, ...(withRefused ? outbox.value : [])]
+    put([lead, ...(withRefused ? outbox.value : [])])
     void send()
   }
 
+  const endEpoch = onOtherEpoch(() => void lookAgain().then(connect))
   onMounted(() => {
     connect()
     void send()
   })
-  useEventListener(window, 'online', () => {
-    connect()
-    void send()
-  })
+  useEventListener(window, 'online', () => void send())
   onScopeDispose(() => {
-    source?.close()
+    end?.()
+    endEpoch()
     clearTimeout(retry)
   })
   return {
@@ -186,6 +247,7 @@ export function useServerKeeper(first: Run): RunKeeper {
     keep,
     waiting: computed(() => outbox.value.length),
     state,
+    safe,
     leading,
     refused: computed(() => (leading.value ? 0 : outbox.value.length)),
     takeOver,
@@ -203,7 +265,12 @@ export function useLocalKeeper(
     startedAt: string
     events: RunEvent[]
   }
-  const before = stored<Kept>(outboxKey(id))
+  const before = keptHere(outboxKey(id), (value): Kept | null => {
+    const { startedAt: begun, events } = value as Partial<Kept>
+    return typeof begun === 'string' && asList(events)
+      ? { startedAt: begun, events: events! }
+      : null
+  })
   const kept = ref<Kept>(before ?? { startedAt, events: [] })
   const run: Run = {
     id,
@@ -220,10 +287,11 @@ export function useLocalKeeper(
     events: computed(() => kept.value.events),
     keep(event) {
       kept.value = { ...kept.value, events: [...kept.value.events, event] }
-      store(outboxKey(id), kept.value)
+      keepHere(outboxKey(id), kept.value)
     },
     waiting: ref(0),
     state: ref('kept' as const),
+    safe: ref(true),
     leading: ref(true),
     refused: ref(0),
     takeOver: () => undefined,
@@ -231,10 +299,4 @@ export function useLocalKeeper(
 }
 
 /** Forgets a rehearsal. */
-export function forgetRehearsal(id: string): void {
-  try {
-    localStorage.removeItem(outboxKey(id))
-  } catch {
-    // nothing to forget
-  }
-}
+export const forgetRehearsal = (id: string): void => forgetHere(outboxKey(id))

@@ -4,7 +4,6 @@ import { dueOf, type Due } from '#core/rack/due'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
 import { daysBetween } from '#core/units/days'
-import { useLocalStorage } from '@vueuse/core'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
 
 const batches = useBatches()
@@ -94,7 +93,9 @@ function weigh() {
 }
 useShortcuts({ w: weigh })
 /** By what is drawn: the stages of drying, or the room's own places. */
-const view = useLocalStorage<'stages' | 'room'>('mantle-rack-view', 'stages')
+const view = useKept<'stages' | 'room'>('mantle-rack-view', 'stages', (value) =>
+  value === 'room' || value === 'stages' ? value : null,
+)
 const roomOpen = ref(false)
 const judging = ref(false)
 const room = useRoom()

@@ -1,4 +1,4 @@
-import type { Batch, BatchSummary, NewBatch, NewBatchEvent } from '#contracts/batch'
+import type { Batch, BatchEvent, BatchSummary, NewBatch, NewBatchEvent } from '#contracts/batch'
 import { standingOf } from '#core/rack/standing'
 import { defineStore } from 'pinia'
 
@@ -37,25 +37,27 @@ export const useBatches = defineStore('batches', () => {
     return batch
   }
 
-  /** Writes down what happened, with the way back. Gives the batch, or null when it was refused. */
-  async function tell(batchId: string, event: NewBatchEvent, says: string) {
-    const id = newId()
-    try {
-      const batch = await api.post<Batch>(`/api/batches/${batchId}/events`, {
-        id,
-        ...event,
-      })
-      keep(batch)
-      const undo =
-        event.kind === 'undone'
-          ? undefined
-          : async () => void (await tell(batchId, { kind: 'undone', event: id }, 'Taken back.'))
-      toasts.show(says, { undo })
-      return batch
-    } catch (error) {
-      toasts.show(sentenceOf(error), { bad: true })
-      return null
-    }
+  /**
+   * Writes down what happened, with the way back. Gives the batch; 'waiting' when it lies on this device until Mantle answers;
+   * null when it was refused.
+   * @param id of what is told: made where it is asked for, so that a second press tells the same thing
+   */
+  async function tell(
+    batchId: string,
+    event: NewBatchEvent,
+    says: string,
+    id = newId(),
+  ): Promise<Batch | 'waiting' | null> {
+    const told = { batchId, event: { ...event, id } as BatchEvent, says, at: Date.now() }
+    const answer = await useOutbox().deliver(told)
+    if (answer === 'refused') return null
+    if (answer === 'waiting') return answer
+    const undo =
+      event.kind === 'undone'
+        ? undefined
+        : async () => void (await tell(batchId, { kind: 'undone', event: id }, 'Taken back.'))
+    toasts.show(says, { undo })
+    return answer
   }
 
   /** Batches of which nothing is left, newest first; nothing when they cannot be asked for. */
@@ -66,5 +68,15 @@ export const useBatches = defineStore('batches', () => {
       )
       .catch(() => [])
 
-  return { list, loaded, problem, load, make, tell, gone, latest }
+  /** Looks again at a batch whose forecast has become another one. */
+  async function refresh(id: string) {
+    if (latest.value?.id !== id && !list.value.some((batch) => batch.id === id)) return
+    const batch = await api.get<Batch>(`/api/batches/${id}`).catch(() => null)
+    if (!batch) return
+    const { frozen: _, events: __, ...summary } = batch
+    list.value = list.value.map((one) => (one.id === id ? summary : one))
+    if (latest.value?.id === id) latest.value = batch
+  }
+
+  return { list, loaded, problem, load, make, keep, tell, refresh, gone, latest }
 })

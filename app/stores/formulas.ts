@@ -16,9 +16,18 @@ export const useFormulas = defineStore('formulas', () => {
     return name
   }
 
+  /** Of the formula that is made next: after a lost answer, a second press makes the same one. */
+  let nextId = newId()
   /** Keeps a new document and gives its id. Throws an ApiError. */
   async function create(document: FormulaDocument = blankFormula(freeName('New formula'))) {
-    return (await documents.save(newId(), 0, document)).id
+    try {
+      const { id } = await documents.save(nextId, 0, document)
+      nextId = newId()
+      return id
+    } catch (error) {
+      if (error instanceof ApiError && error.status > 0) nextId = newId()
+      throw error
+    }
   }
 
   const duplicate = (document: FormulaDocument) =>

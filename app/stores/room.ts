@@ -6,22 +6,21 @@ import { defineStore } from 'pinia'
 export const useRoom = defineStore('room', () => {
   const room = ref<Room>({ now: null, days: [] })
   const live = ref<RoomReading | null>(null)
-  let source: EventSource | null = null
+  let end: (() => void) | null = null
 
   async function load() {
     room.value = await api.get<Room>('/api/room').catch(() => room.value)
   }
   /** Listens to the sensor for as long as somebody asks for it. */
   function listen() {
-    source?.close()
-    source = new EventSource('/api/room/stream')
-    source.onmessage = (message) => {
-      live.value = JSON.parse(String(message.data)) as RoomReading | null
-    }
+    end?.()
+    end = listenTo({ room: true }, (message) => {
+      if (message.topic === 'room') live.value = message.data
+    })
   }
   function leave() {
-    source?.close()
-    source = null
+    end?.()
+    end = null
     live.value = null
   }
   /** Keeps a typed reading. Throws an ApiError. */

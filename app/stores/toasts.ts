@@ -4,6 +4,10 @@ export interface Toast {
   id: string
   says: string
   undo?: () => void | Promise<void>
+  /** What the way back is called, where it is not "Undo". */
+  undoSays?: string
+  /** Stays until it is closed. */
+  stays?: boolean
   bad?: boolean
 }
 
@@ -16,10 +20,10 @@ export const useToasts = defineStore('toasts', () => {
   }
 
   /** Shows a message for eight seconds, or until it is closed. */
-  function show(says: string, options: Pick<Toast, 'undo' | 'bad'> = {}) {
+  function show(says: string, options: Omit<Toast, 'id' | 'says'> = {}) {
     const toast = { id: newId(), says, ...options }
     list.value = [...list.value.slice(-2), toast]
-    setTimeout(() => close(toast.id), 8000)
+    if (!toast.stays) setTimeout(() => close(toast.id), 8000)
   }
 
   async function undo(toast: Toast) {

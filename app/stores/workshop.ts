@@ -1,5 +1,5 @@
 import type { FirstQuestion } from '#contracts/words'
-import type { Workshop, WorkshopNow } from '#contracts/workshop'
+import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { speaker } from '#core/units/say'
 import { useIntervalFn } from '@vueuse/core'
@@ -47,7 +47,11 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The workshop's time, ms. */
   const clock = () => Date.now() + behind
 
-  function take({ now, today: day, humidity: damp, ...workshop }: WorkshopNow) {
+  /** The revision of what is shown: changes are made on it. */
+  let revision = 0
+
+  function take({ now, today: day, humidity: damp, revision: at, ...workshop }: WorkshopNow) {
+    revision = at
     behind = Date.parse(now) - Date.now()
     settings.value = workshop
     today.value = day
@@ -64,15 +68,45 @@ export const useWorkshop = defineStore('workshop', () => {
     }
   }
 
-  /** Keeps what is changed of the settings. Throws an ApiError that says what is wrong. */
-  async function save(changes: Partial<Workshop>) {
-    const workshop = { ...settings.value, ...changes }
-    take(await api.put<WorkshopNow>('/api/workshop', workshop))
+  /** What of changes is not so already; of the rack and the lye tin single fields. */
+  function onlyNew(changes: WorkshopChanges): WorkshopChanges {
+    const before = settings.value as unknown as Record<string, unknown>
+    const differs = (was: unknown, is: unknown) => JSON.stringify(was) !== JSON.stringify(is)
+    return Object.fromEntries(
+      Object.entries(changes).flatMap(([key, value]): [string, unknown][] => {
+        if (key !== 'rack' && key !== 'lyeTin')
+          return differs(before[key], value) ? [[key, value]] : []
+        const was = before[key] as Record<string, unknown>
+        const fields = Object.entries(value as object).filter(([field, set]) =>
+          differs(was[field], set),
+        )
+        return fields.length ? [[key, Object.fromEntries(fields)]] : []
+      }),
+    )
+  }
+
+  /**
+   * Keeps changes of the settings, each field by itself: what another window changed meanwhile stays. Where both changed the same
+   * field, a change that is told as a function of the settings is worked out anew on theirs; any other is refused once, with theirs
+   * taken, so that a second press is a choice. Throws an ApiError that says what is wrong.
+   */
+  async function save(changes: WorkshopChanges | ((now: Workshop) => WorkshopChanges)) {
+    for (let attempt = 0; ; attempt++) {
+      const wanted = typeof changes === 'function' ? changes(settings.value) : changes
+      try {
+        const body = { revision, changes: onlyNew(wanted) }
+        return take(await api.patch<WorkshopNow>('/api/workshop', body))
+      } catch (error) {
+        if (!(error instanceof ApiError) || error.status !== 409) throw error
+        take(error.body.theirs as WorkshopNow)
+        if (typeof changes !== 'function' || attempt > 2) throw error
+      }
+    }
   }
 
   /** Answers a first question: its setting is kept, and nobody asks it again. */
-  const answer = (question: FirstQuestion, changes: Partial<Workshop>) =>
-    save({ ...changes, said: [...new Set([...settings.value.said, question])] })
+  const answer = (question: FirstQuestion, changes: WorkshopChanges) =>
+    save((now) => ({ ...changes, said: [...new Set([...now.said, question])] }))
 
   // A screen that stays open overnight has to notice the new day.
   useIntervalFn(() => void load(), 5 * 60_000)

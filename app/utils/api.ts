@@ -14,21 +14,55 @@ export class ApiError extends Error {
 
 const unreachable = 'Mantle cannot be reached. Is it still running?'
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+/** Bytes that browsers send after a page has gone; more than that they refuse to begin with. */
+const mostAfterwards = 60_000
+
+/** The life of the database that answered last; another one means that the workshop was put back to an older state. */
+let epoch = ''
+const followers = new Set<(epoch: string) => void>()
+
+/** Hears when the workshop was put back to an older state. */
+export function onOtherEpoch(hear: (epoch: string) => void): () => void {
+  followers.add(hear)
+  return () => void followers.delete(hear)
+}
+/** The epoch as it was named last; empty before anybody answered. */
+export const currentEpoch = (): string => epoch
+/** Takes note of the epoch that the server or its stream named. */
+export function noteEpoch(named: string | null): void {
+  if (!named || named === epoch) return
+  const first = epoch === ''
+  epoch = named
+  if (!first) for (const hear of followers) hear(named)
+}
+
+interface Manner {
+  /** The page goes: the request is to outlive it, where it is small enough. */
+  leaving?: boolean
+}
+
+async function send<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  { leaving = false }: Manner = {},
+): Promise<T> {
   let response: Response
   const file = body instanceof Blob
+  const text = body === undefined || file ? null : JSON.stringify(body)
   try {
     response = await fetch(path, {
       method,
       headers:
         body === undefined ? undefined : { 'content-type': file ? body.type : 'application/json' },
-      body: body === undefined ? undefined : file ? body : JSON.stringify(body),
-      keepalive: method === 'PUT' && !file,
+      body: file ? body : text,
+      keepalive: leaving && (text?.length ?? 0) < mostAfterwards,
     })
   } catch {
     throw new ApiError(0, [{ path: '', says: unreachable }])
   }
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
+  noteEpoch(response.headers.get('x-mantle-epoch'))
   if (response.ok) return answer as T
   throw new ApiError(
     response.status,
@@ -40,7 +74,8 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
 /** The one way to the server. Every failure is an `ApiError` with a sentence. */
 export const api = {
   get: <T>(path: string) => send<T>('GET', path),
-  put: <T>(path: string, body: unknown) => send<T>('PUT', path, body),
+  put: <T>(path: string, body: unknown, manner?: Manner) => send<T>('PUT', path, body, manner),
+  patch: <T>(path: string, body: unknown) => send<T>('PATCH', path, body),
   post: <T>(path: string, body: unknown = {}) => send<T>('POST', path, body),
   file: <T>(path: string, file: Blob) => send<T>('PUT', path, file),
   remove: <T>(path: string) => send<T>('DELETE', path),

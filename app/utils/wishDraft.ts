@@ -22,3 +22,20 @@ export const freshWish = (): WishDraft => ({
   exclude: [],
   choices: Object.fromEntries(usualFats.map((id) => [id, { least: 0, most: 1 }])),
 })
+
+/** A wish as this browser kept it, with what a newer Mantle asks besides; null when it is none. */
+export function asWish(value: unknown): WishDraft | null {
+  const usual = freshWish()
+  const wish = value as Partial<WishDraft> | null
+  if (typeof wish !== 'object' || wish === null || typeof wish.choices !== 'object') return null
+  const isRange = (one: unknown) =>
+    typeof one === 'object' && one !== null && 'least' in one && 'most' in one
+  return {
+    ...usual,
+    ...wish,
+    exclude: Array.isArray(wish.exclude) ? wish.exclude : [],
+    choices: Object.fromEntries(
+      Object.entries(wish.choices ?? {}).filter(([, one]) => isRange(one)),
+    ),
+  }
+}

@@ -36,31 +36,9 @@ function lines<T extends { id: string }>(
 const shown = <T>(name: string, before: T, after: T, words: (value: T) => string): string[] =>
   words(before) === words(after) ? [] : [`${name} ${words(before)} → ${words(after)}`]
 
-/**
- * What changed between two formulas, in short phrases, the fats first. Empty when a maker would call them the same; a note
- * that was rewritten counts as "notes".
- */
-export function changesBetween(
-  before: FormulaDocument,
-  after: FormulaDocument,
-  library: Library,
-  say: Speaker,
-): string[] {
-  const temperature = (celsius: number) => say.temperature(celsius)
-  const fatWords = (line: FormulaDocument['fats'][number]) =>
-    [
-      line.share == null
-        ? line.grams == null
-          ? 'without a number'
-          : say.mass(line.grams)
-        : say.percent(line.share, 2),
-      line.moment === 'trace' ? 'at trace' : '',
-      line.inLye ? '' : 'not in the lye',
-      line.sap == null ? '' : `with its own value ${line.sap}`,
-    ]
-      .filter(Boolean)
-      .join(' ')
-  const extraWords = (line: FormulaDocument['additives'][number]) =>
+/** How the lines and settings of a formula are said, each as one would read it out. */
+export function wordings(library: Library, say: Speaker) {
+  const extra = (line: FormulaDocument['additives'][number]) =>
     [
       sayMeasure(line, say),
       line.moment ? line.moment.replace('-', ' ') : '',
@@ -70,46 +48,37 @@ export function changesBetween(
     ]
       .filter(Boolean)
       .join(', ')
-  const partWords = (part: FormulaDocument['parts'][number]) =>
-    [
-      say.percent(part.share ?? 0),
-      part.water ? sayWater(part.water, say) : '',
-      ...part.additives.map((line) => `${nameOfExtra(line.id, library)} ${extraWords(line)}`),
-      part.scent ? '' : 'unscented',
-    ]
-      .filter(Boolean)
-      .join(' ')
-  const oils = (document: FormulaDocument) => computeFormula(document, library).oils
-  const [sizeBefore, sizeAfter] = [oils(before), oils(after)]
-  const asParts = (document: FormulaDocument) =>
-    document.parts.map((part) => ({ ...part, id: part.name }))
-  return [
-    ...lines(before.fats, after.fats, (line) => inSentence(nameOfFat(line, library)), fatWords),
-    ...shown('superfat', before.superfat, after.superfat, (value) =>
-      value === null ? 'open' : say.percent(value, 2),
-    ),
-    ...shown('water', before.water, after.water, (water) => sayWater(water, say)),
-    ...lines(
-      before.liquids,
-      after.liquids,
-      (line) => inSentence(nameOfLiquid(line.id, library)),
-      (line) =>
-        `${line.grams == null ? say.percent(line.share ?? 0) : say.mass(line.grams)} ${line.moment} ${line.way === 'poured' ? '' : line.way}`.trim(),
-    ),
-    ...lines(
-      before.additives,
-      after.additives,
-      (line) => inSentence(nameOfExtra(line.id, library)),
-      extraWords,
-    ),
-    ...lines(
-      before.scents,
-      after.scents,
-      (line) => line.name ?? line.id,
-      (line) => `${sayMeasure(line, say)}${line.moment === 'oils' ? ' in the oils' : ''}`,
-    ),
-    ...lines(asParts(before), asParts(after), ({ name }) => `pot ${name}`, partWords),
-    ...shown('lye', before.alkali, after.alkali, (alkali) =>
+  return {
+    fat: (line: FormulaDocument['fats'][number]) =>
+      [
+        line.share == null
+          ? line.grams == null
+            ? 'without a number'
+            : say.mass(line.grams)
+          : say.percent(line.share, 2),
+        line.moment === 'trace' ? 'at trace' : '',
+        line.inLye ? '' : 'not in the lye',
+        line.sap == null ? '' : `with its own value ${line.sap}`,
+      ]
+        .filter(Boolean)
+        .join(' '),
+    superfat: (value: number | null) => (value === null ? 'open' : say.percent(value, 2)),
+    water: (water: FormulaDocument['water']) => sayWater(water, say),
+    liquid: (line: FormulaDocument['liquids'][number]) =>
+      `${line.grams == null ? say.percent(line.share ?? 0) : say.mass(line.grams)} ${line.moment} ${line.way === 'poured' ? '' : line.way}`.trim(),
+    extra,
+    scent: (line: FormulaDocument['scents'][number]) =>
+      `${sayMeasure(line, say)}${line.moment === 'oils' ? ' in the oils' : ''}`,
+    part: (part: FormulaDocument['parts'][number]) =>
+      [
+        say.percent(part.share ?? 0),
+        part.water ? sayWater(part.water, say) : '',
+        ...part.additives.map((line) => `${nameOfExtra(line.id, library)} ${extra(line)}`),
+        part.scent ? '' : 'unscented',
+      ]
+        .filter(Boolean)
+        .join(' '),
+    alkali: (alkali: FormulaDocument['alkali']) =>
       [
         alkali.solutionStrength === null
           ? `${say.percent(alkali.naohPurity)} pure`
@@ -120,17 +89,55 @@ export function changesBetween(
       ]
         .filter(Boolean)
         .join(', '),
-    ),
-    ...shown('ice', before, after, ({ iceGrams, iceShare }) =>
+    ice: ({ iceGrams, iceShare }: Pick<FormulaDocument, 'iceGrams' | 'iceShare'>) =>
       iceGrams == null ? say.percent(iceShare) : say.mass(iceGrams),
+    temperature: (celsius: number) => say.temperature(celsius),
+    pattern: (document: FormulaDocument) => patternOf(document).replace(/-/g, ' '),
+  }
+}
+
+/**
+ * What changed between two formulas, in short phrases, the fats first. Empty when a maker would call them the same; a note
+ * that was rewritten counts as "notes".
+ */
+export function changesBetween(
+  before: FormulaDocument,
+  after: FormulaDocument,
+  library: Library,
+  say: Speaker,
+): string[] {
+  const words = wordings(library, say)
+  const oils = (document: FormulaDocument) => computeFormula(document, library).oils
+  const [sizeBefore, sizeAfter] = [oils(before), oils(after)]
+  const asParts = (document: FormulaDocument) =>
+    document.parts.map((part) => ({ ...part, id: part.name }))
+  return [
+    ...lines(before.fats, after.fats, (line) => inSentence(nameOfFat(line, library)), words.fat),
+    ...shown('superfat', before.superfat, after.superfat, words.superfat),
+    ...shown('water', before.water, after.water, words.water),
+    ...lines(
+      before.liquids,
+      after.liquids,
+      (line) => inSentence(nameOfLiquid(line.id, library)),
+      words.liquid,
     ),
+    ...lines(
+      before.additives,
+      after.additives,
+      (line) => inSentence(nameOfExtra(line.id, library)),
+      words.extra,
+    ),
+    ...lines(before.scents, after.scents, (line) => line.name ?? line.id, words.scent),
+    ...lines(asParts(before), asParts(after), ({ name }) => `pot ${name}`, words.part),
+    ...shown('lye', before.alkali, after.alkali, words.alkali),
+    ...shown('ice', before, after, words.ice),
     ...(Math.abs(sizeBefore - sizeAfter) > 0.5
       ? [`oils ${say.amount(sizeBefore)} → ${say.amount(sizeAfter)}`]
       : []),
-    ...shown('lye at', before.method.lyeC, after.method.lyeC, temperature),
-    ...shown('oils at', before.method.oilsC, after.method.oilsC, temperature),
+    ...shown('lye at', before.method.lyeC, after.method.lyeC, words.temperature),
+    ...shown('oils at', before.method.oilsC, after.method.oilsC, words.temperature),
     ...shown('gel', before.method.gel, after.method.gel, String),
-    ...shown('pour', before, after, (document) => patternOf(document).replace(/-/g, ' ')),
+    ...shown('pour', before, after, words.pattern),
     ...shown('brought together by', before.method.tool, after.method.tool, String),
     ...shown('for', before.use, after.use, String),
     ...(before.name === after.name ? [] : [`called ${after.name}`]),

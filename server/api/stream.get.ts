@@ -45,10 +45,9 @@ export default route(
       if (readings.length && mayDo(caller, ['bench', 'rack']))
         ends.push(
           listen((reading) => {
-            const set = readings.find((of) => of === '*' || reading.device.startsWith(of))
-            if (!set) return
-            standInsOf(set)?.keepAlive()
-            send({ topic: 'reading', data: reading })
+            const sets = readings.filter((of) => of === '*' || reading.device.startsWith(of))
+            for (const set of sets) standInsOf(set)?.keepAlive()
+            if (sets.length) send({ topic: 'reading', data: reading })
           }),
         )
       if (room) {

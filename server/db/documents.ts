@@ -11,6 +11,7 @@ interface Row {
   revision: number
   document: string
   changed_at: string
+  changed_by: string
 }
 
 export type Saved<T> =
@@ -24,11 +25,12 @@ function documentStore<T>(
   table: 'formulas' | 'materials' | 'moulds' | 'goals',
   schema: z.ZodType<T>,
 ) {
-  const columns = 'id, revision, document, changed_at'
+  const columns = 'id, revision, document, changed_at, changed_by'
   const stored = (row: Row): Stored<T> => ({
     id: row.id,
     revision: row.revision,
     changedAt: row.changed_at,
+    changedBy: row.changed_by,
     document: schema.parse(JSON.parse(row.document)),
   })
 
@@ -54,7 +56,15 @@ function documentStore<T>(
    * Keeps a document. Revision 0 creates it; any other must be the one that is kept now. The same document sent again
    * (an answer that was lost on the way) is not stale. An id that was deleted may be used anew.
    */
-  function save(db: Db, id: string, revision: number, document: T, now: string): Saved<T> {
+  function save(
+    db: Db,
+    id: string,
+    revision: number,
+    document: T,
+    now: string,
+    /** The device; empty for the computer Mantle runs on. */
+    by = '',
+  ): Saved<T> {
     const text = JSON.stringify(document)
     return db
       .transaction((): Saved<T> => {
@@ -69,11 +79,12 @@ function documentStore<T>(
         if (row && !deleted && row.revision !== revision)
           return { kind: 'stale', stored: stored(row) }
         db.prepare(
-          `INSERT INTO ${table} (id, revision, document, created_at, changed_at)
-           VALUES (?, 1, ?, ?, ?)
+          `INSERT INTO ${table} (id, revision, document, created_at, changed_at, changed_by)
+           VALUES (?, 1, ?, ?, ?, ?)
            ON CONFLICT (id) DO UPDATE SET revision = revision + 1,
-             document = excluded.document, changed_at = excluded.changed_at, deleted_at = NULL`,
-        ).run(id, text, now, now)
+             document = excluded.document, changed_at = excluded.changed_at,
+             changed_by = excluded.changed_by, deleted_at = NULL`,
+        ).run(id, text, now, now, by)
         return { kind: 'saved', stored: get(db, id)! }
       })
       .immediate()

@@ -43,6 +43,8 @@ const isDone = (cause: Cause) =>
   JSON.stringify(nextFor(cause)) === JSON.stringify(formula.value?.document)
 
 const busy = ref(false)
+/** Of the version that is made next: pressed twice, it is made once. */
+let versionId = newId()
 async function makeNext(says: string, cause: Cause) {
   const document = nextFor(cause)
   if (!document || !formula.value || busy.value) return
@@ -56,11 +58,12 @@ async function makeNext(says: string, cause: Cause) {
     })
     formula.value = saved
     await api.post(`/api/formulas/${batch.formulaId}/versions`, {
-      id: newId(),
+      id: versionId,
       revision: saved.revision,
       name: `Version ${number}`,
       purpose: `${cause.next!.label}, against ${says.toLowerCase()} as on batch ${batch.number}.`,
     })
+    versionId = newId()
     toasts.show(`${cause.next!.label}: that is version ${number}.`)
     await router.push(`/formulas/${batch.formulaId}`)
   } catch (error) {

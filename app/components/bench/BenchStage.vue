@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { idFrom } from '#core/words/reading'
 import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
 
 /** The bench itself: steps at the left, one step large in the middle, heat and weights at the right. */
@@ -48,13 +49,36 @@ watch(
       document.activeElement.blur()
   },
 )
+/** All of a batch that the workshop no longer knows, to be written up by hand. */
+function saveEntries() {
+  const text = JSON.stringify({ run: bench.run, events: keeper.events.value }, null, 2)
+  download(`${idFrom(bench.name)}-bench.json`, `${text}\n`)
+}
 </script>
 
 <template>
   <div data-theme="bench" class="flex h-dvh flex-col bg-[#161c1e] text-ink">
     <BenchTop />
     <div
-      v-if="!keeper.leading.value"
+      v-if="keeper.state.value === 'stranded'"
+      role="alert"
+      class="flex flex-wrap items-center gap-3 bg-[#4a2a24] px-5 py-2 text-[16px]"
+    >
+      <span>
+        The workshop was put back to a state in which this batch does not exist. Go on if you must;
+        all
+        {{ keeper.waiting.value }} entries are on this device, and nowhere else.
+      </span>
+      <button
+        type="button"
+        class="min-h-11 bg-chalk px-4 font-bold text-[#182022]"
+        @click="saveEntries"
+      >
+        Save them as a file
+      </button>
+    </div>
+    <div
+      v-else-if="!keeper.leading.value"
       role="status"
       class="flex flex-wrap items-center gap-3 bg-[#24384a] px-5 py-2 text-[16px]"
     >

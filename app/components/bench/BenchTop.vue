@@ -14,7 +14,10 @@ const kept = computed(() => {
     return speed.value > 1
       ? `rehearsal, ${speed.value} times as fast`
       : 'rehearsal, nothing is recorded'
+  if (keeper.state.value === 'stranded') return `${keeper.waiting.value} only on this device`
   if (!keeper.leading.value) return 'another device leads'
+  if (keeper.waiting.value && !keeper.safe.value)
+    return `${keeper.waiting.value} only in this window: this browser keeps nothing; do not reload`
   if (keeper.state.value === 'cut-off')
     return keeper.waiting.value
       ? `cut off: ${keeper.waiting.value} kept on this device${noReload}`
@@ -46,7 +49,9 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
       class="figure text-[14px]"
       :class="[
         practising ? 'max-sm:sr-only' : '',
-        keeper.state.value === 'cut-off' ? 'font-bold text-[#f3c24b]' : 'text-ink-3',
+        keeper.state.value === 'cut-off' || keeper.state.value === 'stranded'
+          ? 'font-bold text-[#f3c24b]'
+          : 'text-ink-3',
       ]"
       >{{ kept }}</span
     >

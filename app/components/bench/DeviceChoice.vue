@@ -27,8 +27,7 @@ async function choose(role: Role, event: Event) {
   problem.value = ''
   if (value === 'serial') {
     try {
-      const { openSerialScale } = await import('~/utils/serialScale')
-      await openSerialScale((grams, stable) => devices.take('scale', grams, stable))
+      await devices.openSerial(true)
       devices.choose('scale', { kind: 'serial' })
     } catch {
       problem.value =

@@ -16,18 +16,20 @@ const { say, today } = storeToRefs(workshop)
 const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))
 const plan = computed(() => planFor(ctx.value))
 const key = `mantle-paper-${run.id}`
-function kept(): PaperDraft {
-  try {
-    return {
-      ...blankPaper(today.value),
-      ...(JSON.parse(localStorage.getItem(key) ?? '{}') as object),
-    }
-  } catch {
-    return blankPaper(today.value)
-  }
+/** What was filled in before, as far as it is of the kind that belongs there. */
+function asDraft(value: unknown): PaperDraft | null {
+  const blank = blankPaper(today.value)
+  if (typeof value !== 'object' || value === null) return null
+  const fits = Object.entries(value).filter(
+    ([name, filled]) =>
+      name in blank &&
+      (filled === null ||
+        blank[name as keyof PaperDraft] === null ||
+        typeof filled === typeof blank[name as keyof PaperDraft]),
+  )
+  return { ...blank, ...Object.fromEntries(fits) }
 }
-const draft = ref(kept())
-watch(draft, (now) => localStorage.setItem(key, JSON.stringify(now)), { deep: true })
+const draft = useKept<PaperDraft>(key, blankPaper(today.value), asDraft)
 
 const gate = computed(() => gateOf(ctx.value.document))
 const weighings = computed(() => plan.value.steps.filter(({ weigh }) => weigh))
@@ -56,6 +58,16 @@ const times = [
   { key: 'trace', says: 'Light trace after' },
 ] as const
 
+/** The same events as long as nothing of the paper is changed: a second press after a lost answer tells nothing twice. */
+const told = computed(() => [
+  {
+    id: newId(),
+    at: run.startedAt,
+    kind: 'drove',
+    name: deviceName(),
+  },
+  ...paperEvents(plan.value, run, draft.value),
+])
 async function write() {
   if (busy.value) return
   busy.value = true
@@ -63,12 +75,9 @@ async function write() {
   try {
     await api.post(`/api/runs/${run.id}/events`, {
       device: deviceId(),
-      events: [
-        { id: newId(), at: run.startedAt, kind: 'drove', name: deviceName() },
-        ...paperEvents(plan.value, run, draft.value),
-      ],
+      events: told.value,
     })
-    localStorage.removeItem(key)
+    forgetHere(key)
     await router.push(`/bench/${batch.id}`)
   } catch (error) {
     refused.value = sentenceOf(error)

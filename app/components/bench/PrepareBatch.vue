@@ -19,6 +19,8 @@ const plan = computed(() => planFor(ctx.value))
 const timeOf = computed(() => new Map(plan.value.times.map((time) => [time.id, time])))
 const begun = computed(() => run !== null)
 const busy = ref(false)
+/** Of the run that is begun here: pressed twice, it is begun once. */
+const runId = newId()
 
 async function begin(paper = false) {
   if (busy.value) return
@@ -26,7 +28,7 @@ async function begin(paper = false) {
   try {
     if (!run) {
       await api.post<Run>(`/api/batches/${batch.id}/run`, {
-        id: newId(),
+        id: runId,
         device: deviceId(),
         setup: setup.value,
         paper,

@@ -45,7 +45,11 @@ provideBench({
 })
 function leave() {
   forgetRehearsal(id)
-  sessionStorage.removeItem(key)
+  try {
+    sessionStorage.removeItem(key)
+  } catch {
+    // switched off: nothing was kept
+  }
   void router.push('/bench')
 }
 </script>

@@ -5,9 +5,10 @@ import { Plus, Trash2 } from '@lucide/vue'
 const workshop = useWorkshop()
 const toasts = useToasts()
 const draft = ref({ name: '', millilitres: null as number | null, grams: null as number | null })
-async function keep(vessels: typeof workshop.settings.vessels) {
+type Vessels = typeof workshop.settings.vessels
+async function keep(change: (now: Vessels) => Vessels) {
   try {
-    await workshop.save({ vessels })
+    await workshop.save((now) => ({ vessels: change(now.vessels) }))
     return true
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
@@ -17,16 +18,17 @@ async function keep(vessels: typeof workshop.settings.vessels) {
 async function add() {
   const { name, millilitres, grams } = draft.value
   if (!name.trim() || !millilitres) return
-  const kept = await keep([
-    ...workshop.settings.vessels,
-    { name: name.trim(), millilitres, grams: grams ?? 0 },
-  ])
+  const kept = await keep((now) => [...now, { name: name.trim(), millilitres, grams: grams ?? 0 }])
   if (kept) draft.value = { name: '', millilitres: null, grams: null }
 }
 async function remove(index: number) {
-  const before = workshop.settings.vessels
-  if (await keep(before.filter((_, place) => place !== index)))
-    toasts.show(`${before[index]!.name} is gone.`, { undo: async () => void (await keep(before)) })
+  const gone = workshop.settings.vessels[index]!
+  const same = (one: Vessels[number]) => JSON.stringify(one) === JSON.stringify(gone)
+  if (await keep((now) => now.filter((one) => !same(one))))
+    toasts.show(`${gone.name} is gone.`, {
+      undo: async () =>
+        void (await keep((now) => [...now.slice(0, index), gone, ...now.slice(index)])),
+    })
 }
 </script>
 

@@ -27,10 +27,11 @@ async function keep() {
     }
     if (low !== usual[trait][0] || high !== usual[trait][1]) own[trait] = [low, high]
   }
-  const { [use]: _, ...others } = workshop.settings.regions
   try {
-    const regions = Object.keys(own).length ? { ...others, [use]: own } : others
-    await workshop.save({ regions })
+    await workshop.save((now) => {
+      const { [use]: _, ...others } = now.regions
+      return { regions: Object.keys(own).length ? { ...others, [use]: own } : others }
+    })
     open.value = false
   } catch (error) {
     faults.value = error instanceof ApiError ? error.faults : []

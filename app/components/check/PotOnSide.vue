@@ -5,37 +5,12 @@ import type { FormulaResult } from '#contracts/result'
 const { result } = defineProps<{ result: FormulaResult }>()
 const { library } = storeToRefs(useMaterials())
 const { say } = storeToRefs(useWorkshop())
-const short = (name: string) => name.replace(/,.*$/, '').replace(/ (oil|butter)$/i, '')
-const bands = computed(() => {
-  const { fats, liquids, water, lye, additives, scents, batter } = result
-  const list = [
-    ...fats.map(({ id, name, grams }) => ({
-      name: short(name),
-      grams,
-      colour: substanceColour('fat', id, library.value),
-    })),
-    ...liquids.map(({ id, name, grams }) => ({
-      name: short(name),
-      grams,
-      colour: substanceColour('liquid', id, library.value),
-    })),
-    { name: 'Water', grams: water.weighed, colour: 'var(--color-water)' },
-    { name: 'Lye', grams: lye.naoh + lye.koh + (lye.solution ?? 0), colour: 'var(--color-lye)' },
-    ...additives.map(({ id, name, grams }) => ({
-      name: short(name),
-      grams,
-      colour: substanceColour('additive', id, library.value),
-    })),
-    ...scents.map(({ id, name, grams }) => ({
-      name: short(name),
-      grams,
-      colour: substanceColour('scent', id, library.value),
-    })),
-  ]
-  return list
-    .filter(({ grams }) => grams > 0)
-    .map((band) => ({ ...band, share: band.grams / batter, wide: band.grams / batter > 0.09 }))
-})
+const bands = computed(() =>
+  potLayers(result, library.value).map(({ label, grams, colour }) => {
+    const share = grams / result.batter
+    return { name: shortName(label), grams, colour, share, wide: share > 0.09 }
+  }),
+)
 const thin = computed(() => bands.value.filter(({ wide }) => !wide))
 </script>
 

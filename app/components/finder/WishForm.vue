@@ -48,10 +48,13 @@ function exclude(key: Exclusion) {
 }
 const unit = computed(() => minorUnits(workshop.settings.currency))
 async function setPrice(id: string, value: number | null) {
-  const { [id]: _, ...others } = workshop.settings.prices
-  const prices = value === null ? others : { ...others, [id]: Math.round(value * unit.value) }
   try {
-    await workshop.save({ prices })
+    await workshop.save((now) => {
+      const { [id]: _, ...others } = now.prices
+      return {
+        prices: value === null ? others : { ...others, [id]: Math.round(value * unit.value) },
+      }
+    })
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)

@@ -8,53 +8,11 @@ const { document, weighed } = useFormulaEditor()
 const result = computed(() => weighed.value.result)
 const { say } = storeToRefs(useWorkshop())
 
-interface Layer {
-  key: string
-  label: string
-  grams: number
-  colour: string
-  strong?: boolean
-}
-
-const layers = computed<Layer[]>(() => {
-  const { fats, liquids, water, lye, additives, scents } = result.value
-  const list: Layer[] = [
-    ...fats.map((fat, index) => ({
-      key: `fat-${index}`,
-      label: shortName(fat.name),
-      grams: fat.grams,
-      colour: substanceColour('fat', fat.id, library.value),
-    })),
-    ...liquids.map((liquid, index) => ({
-      key: `liquid-${index}`,
-      label: liquid.name,
-      grams: liquid.grams,
-      colour: substanceColour('liquid', liquid.id, library.value),
-    })),
-    { key: 'water', label: 'Water', grams: water.weighed, colour: 'var(--color-water)' },
-    {
-      key: 'lye',
-      label: lye.solution === null ? 'Lye into it' : 'Lye solution into it',
-      grams: lye.naoh + lye.koh + (lye.solution ?? 0),
-      colour: 'var(--color-lye)',
-      strong: true,
-    },
-    ...additives.map((additive, index) => ({
-      key: `additive-${index}`,
-      label: shortName(additive.name),
-      grams: additive.grams,
-      colour: substanceColour('additive', additive.id, library.value),
-    })),
-    ...scents.map((scent, index) => ({
-      key: `scent-${index}`,
-      label: scent.name,
-      grams: scent.grams,
-      colour: substanceColour('scent', scent.id, library.value),
-    })),
-  ]
-  return list.filter(({ grams }) => grams > 0)
-})
-const shortName = (name: string) => name.replace(/,.*$/, '').replace(/ (oil|butter)$/i, '')
+const layers = computed(() =>
+  potLayers(result.value, library.value).map((layer) =>
+    layer.key === 'lye' ? { ...layer, label: `${layer.label} into it` } : layer,
+  ),
+)
 
 const pot = computed(() => potFor(batterMillilitres(result.value, library.value)))
 const top = 6

@@ -16,6 +16,8 @@ const problem = ref('')
 const name = ref('')
 const purpose = ref('')
 const busy = ref(false)
+/** Of the version that the form makes: pressed twice, it is made once. */
+let versionId = newId()
 
 async function load() {
   try {
@@ -47,12 +49,13 @@ async function keep() {
     if (save.state.value !== 'saved')
       throw new ApiError(0, [{ path: '', says: save.problem.value }])
     const kept = await api.post<FormulaVersion>(`/api/formulas/${editor.id}/versions`, {
-      id: newId(),
+      id: versionId,
       revision: save.revision.value,
       name: name.value,
       purpose: purpose.value,
     })
     list.value = [kept, ...list.value]
+    versionId = newId()
     name.value = `Version ${kept.number + 1}`
     purpose.value = ''
   } catch (error) {
@@ -63,22 +66,47 @@ async function keep() {
 }
 /** Notes are kept one after the other, each with what was written before it: two quick changes do not undo each other. */
 let writing = Promise.resolve()
+const put = (version: FormulaVersion) => {
+  list.value = list.value.map((one) => (one.id === version.id ? version : one))
+}
 function write(id: string, notes: Partial<VersionNotes>) {
-  list.value = list.value.map((item) => (item.id === id ? { ...item, ...notes } : item))
+  const before = list.value.find((one) => one.id === id)!
+  put({ ...before, ...notes })
+  writing = writing.then(() => send(id, before, notes))
+}
+async function send(id: string, before: FormulaVersion, notes: Partial<VersionNotes>) {
   const {
+    revision,
     name: called,
     purpose: wanted,
     didIt,
     learned,
-  } = list.value.find((item) => item.id === id)!
-  writing = writing.then(async () => {
-    try {
-      await api.put(`/api/versions/${id}`, { name: called, purpose: wanted, didIt, learned })
-      problem.value = ''
-    } catch (error) {
-      problem.value = sentenceOf(error)
-    }
-  })
+  } = list.value.find((one) => one.id === id)!
+  try {
+    put(
+      await api.put<FormulaVersion>(`/api/versions/${id}`, {
+        revision,
+        name: called,
+        purpose: wanted,
+        didIt,
+        learned,
+      }),
+    )
+    problem.value = ''
+  } catch (error) {
+    const theirs = error instanceof ApiError ? (error.body.theirs as FormulaVersion) : undefined
+    if (!theirs) return void (problem.value = sentenceOf(error))
+    const clash = (Object.keys(notes) as (keyof VersionNotes)[]).filter(
+      (key) => theirs[key] !== before[key],
+    )
+    put(clash.length ? theirs : { ...theirs, ...notes })
+    // Something else of it was changed elsewhere: both stay.
+    if (!clash.length) return send(id, theirs, notes)
+    const typed = clash.map((key) => notes[key]).filter(Boolean)
+    problem.value = `“${theirs.name}” was written about in another window meanwhile; what stands here now is from there.${
+      typed.length ? ` You wrote: “${typed.join('”, “')}”.` : ''
+    }`
+  }
 }
 function bringBack(version: FormulaVersion) {
   editor.change(version.document)

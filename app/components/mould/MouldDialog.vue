@@ -46,13 +46,15 @@ const byMeasures = computed(() => mouldMillilitres(draft.value.mould))
 const bars = computed(() => barsIn(draft.value))
 const remark = computed(() => mouldRemark(draft.value.material, draft.value.liner))
 
+/** Of the mould that this dialog makes: pressed twice, it is made once. */
+const ownId = newId()
 async function done() {
   if (!draft.value.name.trim()) {
     faults.value = [{ path: 'document.name', says: 'Give it a name.' }]
     return
   }
   try {
-    const kept = await moulds.save(start?.id ?? newId(), start?.revision ?? 0, draft.value)
+    const kept = await moulds.save(start?.id ?? ownId, start?.revision ?? 0, draft.value)
     toasts.show(`${kept.document.name} is kept.`, {
       undo: async () => {
         if (start) await moulds.save(start.id, kept.revision, start.document)

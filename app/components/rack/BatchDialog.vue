@@ -33,6 +33,8 @@ const open = computed({
   set: () => (asked.value = null),
 })
 const day = ref(today.value)
+/** Of what this dialog tells: pressed twice, it is told once. */
+let id = newId()
 
 /** The fields of each question, and what they come to; what was written down just before leads on. */
 const asks: Record<BatchQuestion, Component> = {
@@ -102,9 +104,12 @@ async function done() {
     batch.value.id,
     event.value,
     `${name}: ${happenedText(event.value, say.value).toLowerCase()}.`,
+    id,
   )
   busy.value = false
   if (!kept) return
+  id = newId()
+  if (kept === 'waiting') return void (asked.value = null)
   before.value = said.value
   said.value = null
   // A loaf that is firm is cut at once.

@@ -9,6 +9,8 @@ const workshop = useWorkshop()
 const room = useRoom()
 const toasts = useToasts()
 const { say } = storeToRefs(workshop)
+/** The room as it was when this dialog opened: what is changed is counted from it. */
+const before = plain(workshop.settings.rack)
 const draft = reactive({
   ...workshop.settings.rack,
   humidity: workshop.settings.rack.humidity as number | null,
@@ -126,15 +128,24 @@ function whereOf(path: string): string {
 }
 async function done() {
   try {
-    await workshop.save({
+    await workshop.save(({ rack: now }) => ({
       rack: {
-        ...draft,
-        humidity: draft.humidity ?? Number.NaN,
-        turnEvery: draft.turnEvery ?? 0,
-        cures: draft.cures.map((rule) => ({ ...rule, days: rule.days ?? Number.NaN })),
-        places: draft.places.map((place) => ({ ...place, bars: place.bars ?? Number.NaN })),
+        ...(draft.sensor === before.sensor ? {} : { sensor: draft.sensor }),
+        ...(draft.humidity === before.humidity ? {} : { humidity: draft.humidity ?? Number.NaN }),
+        ...(draft.turnEvery === before.turnEvery ? {} : { turnEvery: draft.turnEvery ?? 0 }),
+        // A plank that another window added meanwhile stays.
+        cures: listsTogether(
+          before.cures,
+          draft.cures.map((rule) => ({ ...rule, days: rule.days ?? Number.NaN })),
+          now.cures,
+        ),
+        places: listsTogether(
+          before.places,
+          draft.places.map((place) => ({ ...place, bars: place.bars ?? Number.NaN })),
+          now.places,
+        ),
       },
-    })
+    }))
     await room.load()
     open.value = false
   } catch (error) {

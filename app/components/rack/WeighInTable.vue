@@ -13,6 +13,7 @@ const busy = ref(false)
 
 async function read(event: Event) {
   rows.value = []
+  ids.clear()
   problem.value = ''
   const [file] = (event.target as HTMLInputElement).files ?? []
   if (!file) return
@@ -26,6 +27,13 @@ async function read(event: Event) {
 const taken = computed(() =>
   rows.value.filter(({ row, fault, odd }) => !fault && (!odd || sure[row])),
 )
+/** Of each weigh-in of the table that is open: pressed twice, it is told once. */
+const ids = new Map<string, string>()
+const idOf = (weighIn: string) => {
+  const id = ids.get(weighIn) ?? newId()
+  ids.set(weighIn, id)
+  return id
+}
 async function take() {
   busy.value = true
   let kept = 0
@@ -34,6 +42,7 @@ async function take() {
       batch.id,
       { kind: 'weighed', day, bars },
       `${batch.name} ${batch.number} is weighed.`,
+      idOf(`${batch.id} ${day}`),
     )
     if (told) kept += bars.length
   }

@@ -52,6 +52,13 @@ function onward(event: KeyboardEvent) {
   fields[at + 1]?.focus()
 }
 const busy = ref(false)
+/** Of each batch's weights, as long as this round is open and they wait to be taken. */
+const ids = new Map<string, string>()
+const idOf = (batchId: string) => {
+  const id = ids.get(batchId) ?? newId()
+  ids.set(batchId, id)
+  return id
+}
 async function keep() {
   if (busy.value || !filled.value || odd.value.length) return
   busy.value = true
@@ -65,7 +72,9 @@ async function keep() {
       batch.id,
       { kind: 'weighed', day: day.value, bars: weighed },
       `${batch.name} ${batch.number} is weighed.`,
+      idOf(batch.id),
     )
+    if (kept) ids.delete(batch.id)
     if (kept) for (const { key } of bars) typed[key] = null
     else all = false
   }

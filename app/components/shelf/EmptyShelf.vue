@@ -25,7 +25,10 @@ const steps = computed(() =>
     )
     .sort((a, b) => b.grams - a.grams),
 )
-async function answer(question: 'scale' | 'weights', changes: Parameters<typeof workshop.save>[0]) {
+async function answer(
+  question: 'scale' | 'weights',
+  changes: Parameters<typeof workshop.answer>[1],
+) {
   try {
     await workshop.answer(question, changes)
   } catch (error) {

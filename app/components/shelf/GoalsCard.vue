@@ -47,6 +47,8 @@ function words({ plan }: { plan: GoalPlan }): string {
 }
 
 const adding = ref(false)
+/** Of the goal that the open form makes: pressed twice, it is made once. */
+let id = newId()
 const draft = reactive({ what: '', on: '', formulaId: '', bars: 20 as number | null })
 const problem = ref('')
 function begin() {
@@ -57,11 +59,12 @@ function begin() {
     bars: 20,
   })
   problem.value = ''
+  id = newId()
   adding.value = true
 }
 async function keep() {
   try {
-    await goals.save(newId(), 0, { ...draft, bars: draft.bars ?? Number.NaN } as Goal)
+    await goals.save(id, 0, { ...draft, bars: draft.bars ?? Number.NaN } as Goal)
     adding.value = false
   } catch (error) {
     problem.value = sentenceOf(error)

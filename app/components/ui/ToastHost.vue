@@ -23,7 +23,7 @@ const toasts = useToasts()
         class="rounded-sm px-2 py-1 font-bold text-chalk underline underline-offset-4 focus-visible:outline-white"
         @click="toasts.undo(toast)"
       >
-        Undo
+        {{ toast.undoSays ?? 'Undo' }}
       </button>
       <button
         type="button"

@@ -5,8 +5,7 @@ import { shownTrait } from '#core/character/traits'
 import type { CurvePoint, Found } from '#core/finder/find'
 import type { Wish } from '#core/finder/wish'
 import { blankFormula } from '#core/formula/blank'
-import { useLocalStorage } from '@vueuse/core'
-import { freshWish } from '~/utils/wishDraft'
+import { asWish, freshWish } from '~/utils/wishDraft'
 import { useNames } from '~/utils/useNames'
 
 /** From fats, limits and wishes to the best formula, its runner-ups, and what it costs. */
@@ -15,7 +14,7 @@ const workshop = useWorkshop()
 const formulas = useFormulas()
 const toasts = useToasts()
 const router = useRouter()
-const draft = useLocalStorage('mantle-wish', freshWish(), { mergeDefaults: true })
+const draft = useKept('mantle-wish', freshWish(), asWish)
 const { find, stop, findings, curve, state, problem } = useFinder()
 
 const regions = computed(() => regionsFor(draft.value.use, workshop.settings.regions))

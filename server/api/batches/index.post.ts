@@ -10,7 +10,10 @@ export default route(
   newBatchSchema,
   ({ db, now, body }) => {
     const made = getBatch(db, body.id)
-    if (made) return made
+    if (made)
+      return made.formulaId === body.formulaId && made.bars === body.bars
+        ? made
+        : refuse(409, 'Another batch was made under this id.', 'id')
     const formula = formulas.get(db, body.formulaId)
     if (!formula) refuse(404, 'There is no such formula; it may be deleted.', 'formulaId')
     if (formula.revision !== body.revision)

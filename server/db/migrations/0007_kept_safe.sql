@@ -10,6 +10,12 @@ ALTER TABLE workshop ADD COLUMN revision INTEGER NOT NULL DEFAULT 1 CHECK (revis
 ALTER TABLE workshop ADD COLUMN changed TEXT NOT NULL DEFAULT '{}' CHECK (json_valid(changed));
 ALTER TABLE formula_versions ADD COLUMN revision INTEGER NOT NULL DEFAULT 1 CHECK (revision >= 1);
 
+-- On which device a document was changed last; empty for the computer Mantle runs on.
+ALTER TABLE formulas ADD COLUMN changed_by TEXT NOT NULL DEFAULT '';
+ALTER TABLE materials ADD COLUMN changed_by TEXT NOT NULL DEFAULT '';
+ALTER TABLE moulds ADD COLUMN changed_by TEXT NOT NULL DEFAULT '';
+ALTER TABLE goals ADD COLUMN changed_by TEXT NOT NULL DEFAULT '';
+
 -- What a paired device may do, as a JSON list of rights: until now every one of them could do all but settings.
 ALTER TABLE paired ADD COLUMN rights TEXT NOT NULL DEFAULT '["read","bench","rack","formulas","readings"]'
   CHECK (json_valid(rights));

@@ -27,7 +27,10 @@ onMounted(async () => {
     rememberBench(id, loaded.value)
   } catch (error) {
     // Without the server this device's own copy goes on.
-    const away = error instanceof ApiError && (error.status === 0 || error.status >= 500)
+    // So it does for a batch that the workshop lacks since it was put back to an older state.
+    const away =
+      error instanceof ApiError &&
+      (error.status === 0 || error.status === 404 || error.status >= 500)
     loaded.value = away ? rememberedBench<Remembered>(id) : null
     if (!loaded.value) problem.value = sentenceOf(error)
   }

@@ -6,13 +6,21 @@ export default route(
   newVersionSchema,
   ({ db, id, now, body }) => {
     const kept = getVersion(db, body.id)
-    if (kept) return kept
+    if (kept)
+      return kept.name === body.name && kept.purpose === body.purpose && kept.formulaId === id
+        ? kept
+        : refuse(409, 'Another version is kept under this id.', 'id')
     const formula =
       formulas.get(db, id) ?? refuse(404, 'There is no such formula; it may be deleted.')
-    if (formula.revision !== body.revision)
+    if (!body.document && formula.revision !== body.revision)
       refuse(409, 'The formula has changed since; look at it once more.', 'revision')
     const notes = { name: body.name, purpose: body.purpose, didIt: null, learned: '' }
-    return keepVersion(db, { id: body.id, formulaId: id, document: formula.document }, notes, now)
+    return keepVersion(
+      db,
+      { id: body.id, formulaId: id, document: body.document ?? formula.document },
+      notes,
+      now,
+    )
   },
   { may: ['formulas'] },
 )

@@ -61,7 +61,7 @@ async function remove() {
   try {
     await editor.save.flush()
     await formulas.remove({ id, document: document.value })
-    forgetPending(id)
+    forgetDraft(id)
     await router.push('/formulas')
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
