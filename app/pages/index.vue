@@ -139,6 +139,7 @@ async function start() {
         <div class="flex items-center justify-between gap-3 px-4 py-3.5">
           <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
           <CalendarCard />
+          <BackupNote />
         </div>
         <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
           {{ batches.problem }}

@@ -69,8 +69,8 @@ export const useWorkshop = defineStore('workshop', () => {
   }
 
   /** What of changes is not so already; of the rack and the lye tin single fields. */
-  function onlyNew(changes: WorkshopChanges): WorkshopChanges {
-    const before = settings.value as unknown as Record<string, unknown>
+  function onlyNew(changes: WorkshopChanges, since: Workshop): WorkshopChanges {
+    const before = since as unknown as Record<string, unknown>
     const differs = (was: unknown, is: unknown) => JSON.stringify(was) !== JSON.stringify(is)
     return Object.fromEntries(
       Object.entries(changes).flatMap(([key, value]): [string, unknown][] => {
@@ -89,12 +89,16 @@ export const useWorkshop = defineStore('workshop', () => {
    * Keeps changes of the settings, each field by itself: what another window changed meanwhile stays. Where both changed the same
    * field, a change that is told as a function of the settings is worked out anew on theirs; any other is refused once, with theirs
    * taken, so that a second press is a choice. Throws an ApiError that says what is wrong.
+   * @param since the settings that the changes were made from, where that was a while ago
    */
-  async function save(changes: WorkshopChanges | ((now: Workshop) => WorkshopChanges)) {
+  async function save(
+    changes: WorkshopChanges | ((now: Workshop) => WorkshopChanges),
+    since?: Workshop,
+  ) {
     for (let attempt = 0; ; attempt++) {
       const wanted = typeof changes === 'function' ? changes(settings.value) : changes
       try {
-        const body = { revision, changes: onlyNew(wanted) }
+        const body = { revision, changes: onlyNew(wanted, since ?? settings.value) }
         return take(await api.patch<WorkshopNow>('/api/workshop', body))
       } catch (error) {
         if (!(error instanceof ApiError) || error.status !== 409) throw error

@@ -97,6 +97,12 @@ const all = computed<Hit[]>(() => [
     also: 'units, scale, time zone',
     go: () => (workshop.dialogOpen = true),
   },
+  {
+    id: 'workshop',
+    says: 'The workshop: devices and backup',
+    also: 'pair a tablet, rights, back up, restore, network',
+    go: () => router.push('/workshop'),
+  },
   { id: 'keys', says: 'Keys', also: 'what the keyboard does, ?', go: () => (keyHelp.value = true) },
   ...formulas.list.map((formula) => ({
     id: formula.id,

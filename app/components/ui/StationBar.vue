@@ -6,6 +6,7 @@ import { stations } from '~/utils/stations'
 
 const workshop = useWorkshop()
 const batches = useBatches()
+const outbox = useOutbox()
 const palette = usePalette()
 const keyHelp = useKeyHelp()
 const router = useRouter()
@@ -68,6 +69,12 @@ useShortcuts({
       </NuxtLink>
     </nav>
     <div class="flex-1" />
+    <span
+      v-if="outbox.waiting.length"
+      role="status"
+      class="self-center px-2 text-sm font-semibold text-[#f3c24b]"
+      >{{ outbox.waiting.length }} not sent yet</span
+    >
     <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
       <button
         type="button"

@@ -4,7 +4,9 @@ import type { Workshop } from '#contracts/workshop'
 import { scaleSteps } from '#contracts/words'
 
 const workshop = useWorkshop()
-const draft = ref<Workshop>(plain(workshop.settings))
+/** As they were when this dialog opened: what another window changes meanwhile is not taken back by it. */
+const before = plain(workshop.settings)
+const draft = ref<Workshop>(plain(before))
 const faults = ref<Fault[]>([])
 const open = computed({
   get: () => workshop.dialogOpen,
@@ -28,7 +30,7 @@ async function done() {
     for (const one of ['scale', 'weights', 'degrees'] as const) said.add(one)
     if (draft.value.citricAcid) said.add('citric-acid')
     if (draft.value.lyeTin.label) said.add('lye-label')
-    await workshop.save({ ...draft.value, said: [...said] })
+    await workshop.save({ ...draft.value, said: [...said] }, before)
     open.value = false
   } catch (error) {
     faults.value = error instanceof ApiError ? error.faults : []
@@ -135,6 +137,9 @@ async function done() {
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
     <template #actions>
+      <NuxtLink to="/workshop" class="link mr-auto self-center" @click="open = false"
+        >Devices and backup</NuxtLink
+      >
       <AppButton @click="open = false">Cancel</AppButton>
       <AppButton kind="main" @click="done">Keep</AppButton>
     </template>

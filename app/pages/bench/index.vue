@@ -141,7 +141,13 @@ function openPaper() {
         </form>
         <p v-if="codeProblem" role="alert" class="mt-2 text-stop">{{ codeProblem }}</p>
       </section>
-      <ReachCard />
+      <section class="sheet px-5 py-4" aria-label="Other tablets">
+        <h2 class="mb-1">A second tablet, a scale that sends</h2>
+        <p class="text-ink-2">
+          Other devices are paired, given rights and locked out under
+          <NuxtLink to="/workshop" class="link">The workshop</NuxtLink>.
+        </p>
+      </section>
       <VesselCard />
     </div>
   </div>

@@ -1,0 +1,73 @@
+import type { Difference } from '#contracts/backup'
+
+const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
+
+const kinds: Record<Difference['kind'], [one: string, more: string]> = {
+  batch: ['batch', 'batches'],
+  entries: ['entry', 'entries'],
+  run: ['entry at the bench', 'entries at the bench'],
+  formula: ['formula', 'formulas'],
+  version: ['version', 'versions'],
+  material: ['material', 'materials'],
+  mould: ['mould', 'moulds'],
+  goal: ['goal', 'goals'],
+  photo: ['photo', 'photos'],
+}
+
+/** What is done of a batch, by the kind of event: said as what is gone or comes back. */
+const events: Record<string, [one: string, more: string]> = {
+  poured: ['the pour', 'pours'],
+  cut: ['the cut', 'cuts'],
+  weighed: ['a weigh-in', 'weigh-ins'],
+  turned: ['a turning', 'turnings'],
+  strip: ['a strip', 'strips'],
+  zapped: ['a zap test', 'zap tests'],
+  noted: ['a note', 'notes'],
+  out: ['bars that went out', 'lots that went out'],
+  placed: ['where the bars stand', 'moves of bars'],
+  trouble: ['a trouble', 'troubles'],
+  felt: ['a test in use', 'tests in use'],
+  pictured: ['a picture', 'pictures'],
+  undone: ['something taken back', 'things taken back'],
+}
+
+/** One line of what a restore would change. */
+export function differenceText({ kind, name, number, event, count, changed }: Difference): string {
+  const batch = number === null ? name : `${name} ${number}`
+  switch (kind) {
+    case 'batch':
+      return `Batch ${batch}`
+    case 'entries': {
+      const [one, more] = events[event] ?? ['an entry', 'entries']
+      return `${batch}: ${count === 1 ? one : `${count} ${more}`}`
+    }
+    case 'run':
+      return `${batch}: ${many(count, ...kinds.run)}`
+    case 'photo':
+      return many(count, ...kinds.photo)
+    default: {
+      const said = kinds[kind][0]
+      return changed
+        ? `${said.charAt(0).toUpperCase()}${said.slice(1)} ${name}, as it is now`
+        : `${said.charAt(0).toUpperCase()}${said.slice(1)} ${name}`
+    }
+  }
+}
+
+/** How old something is, as coarsely as one would say it. */
+export function ageText(hours: number): string {
+  if (hours < 1) return 'less than an hour old'
+  if (hours < 36) return `${many(Math.round(hours), 'hour', 'hours')} old`
+  const days = Math.round(hours / 24)
+  return days < 60 ? `${days} days old` : `${Math.round(days / 30)} months old`
+}
+
+/** What an archive holds, in short. */
+export function holdsText(counts: Record<string, number> | null): string {
+  if (!counts) return 'made by an older Mantle, without a manifest'
+  return [
+    many(counts.batches ?? 0, 'batch', 'batches'),
+    many(counts.formulas ?? 0, 'formula', 'formulas'),
+    many(counts.photos ?? 0, 'photo', 'photos'),
+  ].join(', ')
+}
