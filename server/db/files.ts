@@ -6,13 +6,17 @@ import {
   openSync,
   renameSync,
   rmSync,
+  statSync,
   writeSync,
 } from 'node:fs'
 import { dirname } from 'node:path'
 
 /** Makes a folder and those above it. Node's own way of doing so never comes back from a place like /proc. */
 export function makeFolder(folder: string): void {
-  if (existsSync(folder)) return
+  if (existsSync(folder)) {
+    if (statSync(folder).isDirectory()) return
+    throw Object.assign(new Error('not a folder'), { code: 'ENOTDIR', path: folder })
+  }
   const above = dirname(folder)
   if (above !== folder) makeFolder(above)
   mkdirSync(folder)
