@@ -1,16 +1,24 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { coefficientTable, regionTable } from '#core/character/table'
+import { rightsOfRoutes, rightsTable } from '../tests/support/rights'
 
-/* Writes the tables of the traits into docs/science.md, from the figures the core computes with. */
+/*
+ * Writes the tables of the traits into docs/science.md, from the figures the core computes with, and the table of rights into
+ * docs/network.md, from the routes themselves.
+ */
 
-const file = 'docs/science.md'
 const between = (text: string, name: string, table: string) =>
   text.replace(
     new RegExp(`(<!-- ${name} -->)[\\s\\S]*?(<!-- /${name} -->)`),
     (_, start: string, end: string) => `${start}\n\n${table}\n\n${end}`,
   )
-const text = readFileSync(file, 'utf8')
-writeFileSync(
-  file,
-  between(between(text, 'coefficients', coefficientTable()), 'regions', regionTable()),
-)
+const write = (file: string, tables: Record<string, string>) =>
+  writeFileSync(
+    file,
+    Object.entries(tables).reduce(
+      (text, [name, table]) => between(text, name, table),
+      readFileSync(file, 'utf8'),
+    ),
+  )
+write('docs/science.md', { coefficients: coefficientTable(), regions: regionTable() })
+write('docs/network.md', { rights: rightsTable(await rightsOfRoutes()) })

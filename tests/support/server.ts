@@ -60,6 +60,9 @@ export class TestServer {
   get url() {
     return `http://127.0.0.1:${this.port}`
   }
+  get pid() {
+    return this.child?.pid ?? 0
+  }
   get database() {
     return join(this.folder, 'mantle.sqlite')
   }
