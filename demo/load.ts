@@ -1,4 +1,5 @@
 import { rmSync } from 'node:fs'
+import { join } from 'node:path'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
@@ -7,14 +8,22 @@ import { freeze } from '#core/formula/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvents, makeBatch } from '../server/db/batches'
-import { openDatabase, type Db } from '../server/db/connection'
+import { backup } from '../server/backup/archive'
+import { besideSafety } from '../server/backup/restore'
+import { nameOfDay } from '../server/backup/shelf'
+import { backupPlan } from '../server/db/backupPlan'
+import { openDatabase, safetyCopies, type Db } from '../server/db/connection'
+import { takeDatabase } from '../server/db/lock'
 import { formulas, goals, materials, moulds } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
+import { addPaired, sawPaired } from '../server/db/paired'
 import { keepVersion } from '../server/db/versions'
+import { hashOf, newSecret } from '../server/reach/pairing'
 import { keepPhoto, photosOf } from '../server/db/photos'
 import { logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
 import { standInRoom } from '../server/devices/standInRoom'
+import { sentenceOfTrouble } from '../server/db/troubles'
 import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
@@ -23,6 +32,7 @@ import { demoMoulds } from './moulds'
 import { demoGoals } from './goals'
 import { drawnPhoto } from './pictures'
 import { kept, lifeOnRack } from './rack'
+import { demoDevices } from './devices'
 import { runAtBench } from './runs'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
@@ -172,6 +182,15 @@ function loadVersions(db: Db, today: string, formulaIds: Map<string, string>): v
   }
 }
 
+/** Devices that were paired once: what they prove themselves with is thrown away, so that nobody comes in by them. */
+function loadDevices(db: Db, today: string): void {
+  for (const { name, rights, ago, seen } of demoDevices) {
+    const id = idAt(addDays(today, -ago), 8)
+    addPaired(db, { id, name, rights }, hashOf(newSecret()), instantOf(addDays(today, -ago), 8))
+    if (seen !== null) sawPaired(db, id, instantOf(addDays(today, -seen), 8))
+  }
+}
+
 /** Fills an empty database with the demo workshop. False when there is something in it already. */
 export function loadDemo(db: Db, now: Date): boolean {
   if (db.prepare('SELECT 1 FROM formulas LIMIT 1').get()) return false
@@ -187,24 +206,38 @@ export function loadDemo(db: Db, now: Date): boolean {
     loadRoom(db, today)
     loadBatches(db, today, formulaIds)
     loadGoals(db, today, formulaIds)
+    loadDevices(db, today)
   })()
   return true
 }
 
 if (argv[1]?.endsWith('load.ts')) {
   const file = env.MANTLE_DB ?? './data/demo.sqlite'
-  if (argv.includes('--fresh'))
-    for (const old of [file, `${file}-wal`, `${file}-shm`, photosOf(file)])
-      rmSync(old, { force: true, recursive: true })
   try {
+    const release = takeDatabase(file)
+    if (argv.includes('--fresh'))
+      for (const old of [
+        file,
+        `${file}-wal`,
+        `${file}-shm`,
+        photosOf(file),
+        ...safetyCopies(file).flatMap(besideSafety),
+      ])
+        rmSync(old, { force: true, recursive: true })
     const db = openDatabase(file, migrationFiles())
-    const loaded = loadDemo(db, env.MANTLE_NOW ? new Date(env.MANTLE_NOW) : new Date())
+    const now = env.MANTLE_NOW ? new Date(env.MANTLE_NOW) : new Date()
+    const loaded = loadDemo(db, now)
     stdout.write(
       loaded ? 'The demo workshop is loaded.\n' : 'The demo workshop is there already.\n',
     )
+    if (loaded) {
+      const { folder } = backupPlan(db)
+      await backup(file, join(folder, nameOfDay(file, dayIn(timeZone, now))), now)
+    }
     db.close()
+    release()
   } catch (error) {
-    stdout.write(`The demo workshop cannot be loaded. ${(error as Error).message}\n`)
+    stdout.write(`The demo workshop cannot be loaded. ${sentenceOfTrouble(error, file)}\n`)
     exit(1)
   }
 }

@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
+import { quiet } from './support/quiet'
 import { demoTemplate, TestServer } from './support/server'
 
 /* One current picture of each main view, from the demo workshop on a fixed day, into docs/screenshots. */
@@ -21,8 +22,6 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['formula', `/formulas/${idOf('Hostel Bar')}`, 1280, 840],
   ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
   ['materials', '/formulas/materials'],
-  ['moulds', '/formulas/moulds'],
-  ['versions-compared', '/formulas/compare', 1280, 960],
   ['find-a-formula', '/formulas/find', 1280, 1100],
   ['size', `/formulas/${idOf('Hostel Bar')}`],
   ['check-a-recipe', '/formulas/check'],
@@ -40,7 +39,27 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['rack-room', '/rack'],
   ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
+  ['workshop', '/workshop', 1280, 900],
+  ['two-sides', `/formulas/${idOf('Hostel Bar')}`],
 ]
+interface Document {
+  superfat: number
+  fats: { id: string; share: number }[]
+  scents: { rate: number }[]
+}
+/** Another window changes a formula. */
+async function changeElsewhere(id: string, change: (document: Document) => object) {
+  const address = `${server.url}/api/formulas/${id}`
+  const { revision, document } = (await (await fetch(address)).json()) as {
+    revision: number
+    document: Document
+  }
+  await fetch(address, {
+    method: 'PUT',
+    body: JSON.stringify({ revision, document: change(document) }),
+  })
+}
+
 /** A rehearsal, as far as the lye that is being weighed. */
 async function toTheLye(page: Page) {
   await page.getByLabel('Formula').selectOption({ label: 'Hostel Bar' })
@@ -74,13 +93,29 @@ for (const [file, path, width = 1280, height = 800] of views) {
     timezoneId: 'Europe/London',
   })
   await page.goto(server.url + path)
-  if (file === 'versions-compared') {
-    const versions = (await (await fetch(`${server.url}/api/versions`)).json()) as {
-      id: string
-      name: string
-    }[]
-    const began = versions.find(({ name }) => name === 'As it began')!
-    await page.goto(`${server.url}${path}?a=v:${began.id}&b=f:${idOf('Hostel Bar')}`)
+  if (file === 'workshop') {
+    await page.getByRole('button', { name: 'Back up now' }).click()
+    await page.getByText('Under an hour old, whole').waitFor()
+    await changeElsewhere(idOf('Market Rose'), (document) => ({ ...document, superfat: 0.06 }))
+    await page.getByRole('button', { name: /^Look at the backup/ }).click()
+    await page.getByText('Would be gone from here').waitFor()
+    await page.getByText('Backed up, and every entry checked.').waitFor({ state: 'hidden' })
+  }
+  if (file === 'two-sides') {
+    const superfat = page.getByRole('textbox', { name: 'Superfat', exact: true })
+    await superfat.waitFor()
+    await changeElsewhere(idOf('Hostel Bar'), (document) => ({
+      ...document,
+      fats: document.fats.map((fat) => ({
+        ...fat,
+        share: { olive: 0.4, coconut: 0.28 }[fat.id] ?? fat.share,
+      })),
+      scents: document.scents.map((scent) => ({ ...scent, rate: 0.028 })),
+    }))
+    await superfat.fill('5')
+    await page.getByLabel('Fir & smoke, share of oils').fill('3')
+    await page.getByRole('link', { name: 'See both' }).click()
+    await page.getByRole('heading', { name: /^Two windows changed/ }).waitFor()
   }
   if (file === 'check-a-recipe') {
     await page.getByRole('button', { name: 'Show me with an example' }).click()
@@ -94,14 +129,15 @@ for (const [file, path, width = 1280, height = 800] of views) {
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
   if (file === 'rack-room') await page.getByLabel('as the room is').check()
-  if (path.startsWith('/formulas/0')) await page.getByText(/lye left over: .*\d/).waitFor()
+  if (path.startsWith('/formulas/0') && file !== 'two-sides')
+    await page.getByText(/lye left over: .*\d/).waitFor()
   if (file === 'size') {
     await page.getByRole('button', { name: /^Size:/ }).click()
     await page.getByRole('button', { name: /^Eight pebbles/ }).click()
   }
   // Pages that listen to a device or a sensor never fall silent.
   if (path === '/bench' || path === '/rack') await page.waitForTimeout(500)
-  else await page.waitForLoadState('networkidle')
+  else await quiet(page)
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
 }

@@ -56,7 +56,7 @@ export function differenceText({ kind, name, number, event, count, changed }: Di
 
 /** How old something is, as coarsely as one would say it. */
 export function ageText(hours: number): string {
-  if (hours < 1) return 'less than an hour old'
+  if (hours < 1) return 'under an hour old'
   if (hours < 36) return `${many(Math.round(hours), 'hour', 'hours')} old`
   const days = Math.round(hours / 24)
   return days < 60 ? `${days} days old` : `${Math.round(days / 30)} months old`

@@ -48,6 +48,14 @@ const photosNoteSchema = z.strictObject({ added: z.array(z.string()) })
 const photosBeside = (safety: string) => safety.replace(/\.sqlite$/, '-photos')
 const noteBeside = (safety: string) => safety.replace(/\.sqlite$/, '.json')
 
+/** A safety copy with all that belongs to it. */
+export const besideSafety = (safety: string): string[] => [
+  safety,
+  `${safety}-wal`,
+  photosBeside(safety),
+  noteBeside(safety),
+]
+
 const stampOf = (now: Date) => now.toISOString().replace(/[-:]/g, '').replace('T', '-').slice(0, 15)
 
 /** A name for a safety copy that nothing has yet. */
@@ -216,8 +224,7 @@ export async function undoRestore(
     for (const id of added)
       if (existsSync(join(photos, id))) renameSync(join(photos, id), join(photosBeside(safety), id))
   }
-  for (const file of [last, `${last}-wal`, aside, noteBeside(last)])
-    rmSync(file, { recursive: true, force: true })
+  for (const file of besideSafety(last)) rmSync(file, { recursive: true, force: true })
   return { safety, back: last }
 }
 

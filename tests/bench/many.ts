@@ -3,6 +3,7 @@ import Database from 'better-sqlite3'
 import { performance } from 'node:perf_hooks'
 import { v7 } from 'uuid'
 import type { NewBatchEvent } from '../../contracts/batch'
+import { quiet } from '../support/quiet'
 import { demoTemplate, TestServer } from '../support/server'
 import { addDays } from '../../core/units/days'
 import { migrationFiles } from '../../server/db/migrationFiles'
@@ -144,7 +145,7 @@ const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
 for (const path of ['/', '/rack']) {
   await page.goto(server.url + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
-  await page.waitForLoadState('networkidle')
+  await quiet(page)
   await page.waitForTimeout(1500)
   // As text: what the runner does to functions does not run in the page.
   await page.evaluate(`

@@ -1,5 +1,6 @@
 import { get } from 'node:http'
 import { chromium, type Page } from '@playwright/test'
+import { quiet } from '../support/quiet'
 import { demoTemplate, TestServer } from '../support/server'
 
 /*
@@ -30,7 +31,7 @@ async function firstLoad(
   })
   await page.goto(server.url + path)
   await ready(page)
-  await page.waitForLoadState('networkidle')
+  await quiet(page)
   const sizes = await Promise.all(
     [...run].map(
       (url) =>

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { quiet } from '../support/quiet'
 import { expect, openFormula, panel, plank, test } from './fixtures'
 
 async function seriousProblems(page: Page) {
@@ -92,6 +93,7 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
   ],
   ['a formula in pots', (page) => openFormula(page, 'Tide Pool')],
   ['the rack', (page) => page.goto('/rack')],
+  ['the workshop', (page) => page.goto('/workshop')],
   [
     'a batch',
     async (page) => {
@@ -172,7 +174,7 @@ for (const [name, go] of places)
   }) => {
     await go(page)
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible()
-    await page.waitForLoadState('networkidle')
+    await quiet(page)
     for (const width of widths) {
       await page.setViewportSize({ width, height: width === 1280 ? 800 : 1180 })
       // Two frames: charts and lists that follow the width have drawn themselves anew.

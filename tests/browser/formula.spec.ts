@@ -116,21 +116,6 @@ test('a change that was confirmed is there after kill -9', async ({ page, server
   await expect(page.getByLabel('Shea butter, share of oils')).toHaveValue('5')
 })
 
-test('two windows: both versions are offered, none is lost', async ({ page, context }) => {
-  await openFormula(page, 'Plain Tallow')
-  const other = await context.newPage()
-  await other.goto(page.url())
-  await other.getByRole('textbox', { name: 'Superfat', exact: true }).fill('9')
-  await saved(other)
-  await page.getByRole('textbox', { name: 'Superfat', exact: true }).fill('3')
-  await expect(page.getByText('changed in another window')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep both' }).click()
-  await expect(page.getByLabel('Name of the formula')).toHaveValue('Plain Tallow, mine')
-  await expect(page.getByRole('textbox', { name: 'Superfat', exact: true })).toHaveValue('3')
-  await openFormula(page, 'Plain Tallow')
-  await expect(page.getByRole('textbox', { name: 'Superfat', exact: true })).toHaveValue('9')
-})
-
 test('a fat of your own, a trace fat and a scent with its maximum', async ({ page }) => {
   await openFormula(page, 'Plain Tallow')
   await page.getByLabel('Add a line by typing').fill('Estuary oil 10%')

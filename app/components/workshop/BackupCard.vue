@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { ArchiveFile, BackupPlan } from '#contracts/backup'
+import { capital } from '#core/formula/names'
 
 /** The archives of the workshop on their plank, the plan that makes them, and going back to one of them. */
 const store = useBackups()
@@ -78,8 +79,9 @@ async function goBack() {
       </div>
       <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
         <div>
-          <p class="text-key leading-tight font-[650]" :class="isOld ? 'text-warn' : ''">
-            {{ hours === null ? 'No backup yet' : ageText(hours) }}
+          <p class="text-[22px] leading-tight font-[650]" :class="isOld ? 'text-warn' : ''">
+            {{ hours === null ? 'No backup yet' : capital(ageText(hours))
+            }}<template v-if="last && !last.missing && last.counts">, whole</template>
           </p>
           <p class="text-sm text-ink-2">
             <template v-if="last"

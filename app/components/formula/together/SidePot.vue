@@ -21,7 +21,9 @@ const bands = computed(() => {
     const named =
       layer.strong || layer.key === 'water'
         ? `${layer.label.toLowerCase()} ${amount}`
-        : `${layer.label} ${say.value.percent(layer.grams / result.batter, 0)}`
+        : layer.key.startsWith('fat-')
+          ? `${layer.label} ${say.value.percent(layer.grams / result.oils, 0)}`
+          : layer.label
     return {
       ...layer,
       y: level,

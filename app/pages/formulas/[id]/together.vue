@@ -180,7 +180,7 @@ const summary = (side: Side) =>
                 {{ say.amount(figures[column].batter) }}
               </dd>
               <dt class="text-ink-2">Lye left over</dt>
-              <dd class="text-[19px] font-[650]">
+              <dd class="text-[16px] font-[650] whitespace-nowrap">
                 {{ figures[column].odds === null ? '–' : oddsText(figures[column].odds) }}
               </dd>
             </dl>
@@ -188,13 +188,13 @@ const summary = (side: Side) =>
         </div>
       </div>
 
-      <table class="w-full border-collapse text-[15px]">
+      <table class="w-full border-collapse text-[15px] lg:table-fixed">
         <caption class="sr-only">
           What differs, place by place
         </caption>
         <thead>
           <tr class="border-b border-line bg-[#f1f4f1] text-left text-sm text-ink-2">
-            <th class="px-4 py-2" scope="col">What differs</th>
+            <th class="px-4 py-2 lg:w-[200px]" scope="col">What differs</th>
             <th class="px-4 py-2 text-right" scope="col"><kbd>1</kbd> {{ versionNames.theirs }}</th>
             <th class="px-4 py-2 text-center" scope="col">will be kept</th>
             <th class="px-4 py-2" scope="col"><kbd>3</kbd> you, {{ when.mine }}</th>
@@ -213,7 +213,7 @@ const summary = (side: Side) =>
                 class="mr-2 inline-block h-4 w-2.5 rounded-[2px] align-[-2px]"
                 :style="{ background: swatchOf(place)! }"
               />{{ place.says }}
-              <small class="ml-1 font-normal whitespace-nowrap text-ink-2"
+              <small class="block font-normal whitespace-nowrap text-ink-2"
                 >was {{ words(place.base) }}</small
               >
             </th>
@@ -229,7 +229,7 @@ const summary = (side: Side) =>
                 >
                 <input
                   type="radio"
-                  class="size-5"
+                  class="size-5 shrink-0 accent-[var(--color-act)]"
                   :name="place.key"
                   :checked="chosen(place) === 'theirs'"
                   :aria-label="`${place.says}: ${words(place.theirs)}, from the other window`"
@@ -247,7 +247,7 @@ const summary = (side: Side) =>
               <label class="flex items-center gap-3">
                 <input
                   type="radio"
-                  class="size-5"
+                  class="size-5 shrink-0 accent-[var(--color-act)]"
                   :name="place.key"
                   :checked="chosen(place) === 'mine'"
                   :aria-label="`${place.says}: ${words(place.mine)}, from this window`"
