@@ -42,26 +42,23 @@ export function createFormulaEditor(id: string) {
   const regions = computed(() => regionsFor(document.value.use, workshop.settings.regions))
   const face = computed(() => faceOf(document.value, library.value))
 
+  /** Loads the formula; what this window had not got through before a reload or a crash goes on from there. */
   async function load() {
     try {
       const formula = await api.get<StoredFormula>(`/api/formulas/${id}`)
+      const draft = await draftToTakeUp(id)
+      // All in one go: between two of these steps the draft would seem to be settled.
       save.settle(formula)
       history.reset(formula.document)
-      await takeUpPending(formula)
+      if (draft && JSON.stringify(draft.document) !== JSON.stringify(formula.document)) {
+        save.resume(draft)
+        history.set(draft.document)
+      }
       loaded.value = true
       problem.value = ''
     } catch (error) {
       problem.value = sentenceOf(error)
     }
-  }
-
-  /** What this window had not got through before a reload or a crash goes on from there. */
-  async function takeUpPending(formula: StoredFormula) {
-    const draft = await draftToTakeUp(id)
-    if (!draft) return
-    if (JSON.stringify(draft.document) === JSON.stringify(formula.document)) return forgetDraft(id)
-    save.resume(draft)
-    history.set(draft.document)
   }
 
   /** Changes the document. The tag joins quick changes of one field into one step of undo. */

@@ -7,7 +7,7 @@ import type { FormulaVersion } from '../../contracts/version'
 import type { StoredFormula } from '../../contracts/workshop'
 import { blankFormula } from '../../core/formula/blank'
 import { send } from '../support/send'
-import { expect, openFormula, panel, plank, saved, test } from './fixtures'
+import { expect, openFormula, saved, test } from './fixtures'
 
 const superfat = (page: Page) => page.getByRole('textbox', { name: 'Superfat', exact: true })
 const batches = async (url: string) => (await send<Batch[]>(`${url}/api/batches`, 'GET')).body
@@ -15,13 +15,12 @@ const batchOf = async (url: string, id: string) =>
   (await send<Batch>(`${url}/api/batches/${id}`, 'GET')).body
 
 test('a lost answer and a second press keep one event', async ({ page, server }) => {
-  await page.goto('/rack')
-  await plank(page, 'Drying', /^Hostel Bar 30/).click()
   const { id } = (await batches(server.url)).find(({ number }) => number === 30)!
+  await page.goto(`/batches/${id}`)
   const before = (await batchOf(server.url, id)).events.length
-  await panel(page).getByRole('button', { name: 'Note or photo' }).click()
+  await page.getByRole('button', { name: 'Note or photo' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByRole('textbox').first().fill('Smells of smoke still')
+  await dialog.getByLabel('Note', { exact: true }).fill('Smells of smoke still')
   // The server takes it, and its answer is lost on the way.
   let lost = 0
   await page.route('**/api/batches/*/events', async (route) => {
@@ -43,12 +42,11 @@ test('what is told while Mantle is away waits through a reload and is sent by it
   page,
   server,
 }) => {
-  await page.goto('/rack')
-  await plank(page, 'Drying', /^Hostel Bar 30/).click()
   const { id } = (await batches(server.url)).find(({ number }) => number === 30)!
+  await page.goto(`/batches/${id}`)
   await page.route('**/api/batches/*/events', (route) => route.abort())
-  await panel(page).getByRole('button', { name: 'Note or photo' }).click()
-  await page.getByRole('dialog').getByRole('textbox').first().fill('Told in a dead spot')
+  await page.getByRole('button', { name: 'Note or photo' }).click()
+  await page.getByRole('dialog').getByLabel('Note', { exact: true }).fill('Told in a dead spot')
   await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
   await expect(page.getByText('It is kept on this device and sent by itself')).toBeVisible()
   await page.reload()
@@ -84,7 +82,7 @@ test('two windows clash: both drafts survive a reload, what is left stands under
   const { body: now } = await send<StoredFormula>(`${server.url}/api/formulas/${id}`, 'GET')
   await send(`${server.url}/api/formulas/${id}`, 'PUT', {
     revision: now.revision,
-    document: { ...now.document, superfat: 0.06 },
+    document: { ...now.document, superfat: 0.07 },
   })
   await superfat(other).fill('10')
   await expect(other.getByText('Changed elsewhere too')).toBeVisible()
@@ -105,7 +103,7 @@ test('two windows clash: both drafts survive a reload, what is left stands under
     `${server.url}/api/formulas/${id}/versions`,
     'GET',
   )
-  expect(versions.slice(0, 1).map(({ document }) => document.superfat)).toEqual([0.06])
+  expect(versions.slice(0, 1).map(({ document }) => document.superfat)).toEqual([0.07])
   // The other window's draft is untouched by that.
   await other.reload()
   await expect(superfat(other)).toHaveValue('10')
@@ -138,13 +136,25 @@ test('a formula of 70 kB saves', async ({ page, server }) => {
   const names = Array.from({ length: 30 }, (_, n) => `Scent ${n} `.padEnd(110, 'of smoke and fir '))
   const document = {
     ...body.document,
+    additives: Array.from({ length: 60 }, (_, line) => ({
+      id: `own-clay-of-a-very-long-name-that-only-a-machine-would-ever-write-${line}`,
+      amount: { value: 1, unit: 'tsp', per: 'kg' },
+    })),
+    fats: [
+      ...body.document.fats,
+      ...Array.from({ length: 50 }, (_, n) => ({
+        id: 'olive',
+        name: `Olive ${n} `.padEnd(115, 'of the old grove '),
+        share: 0,
+      })),
+    ],
     notes: 'Ash and lye. '.repeat(1500).slice(0, 19_900),
     scents: names.map((name, n) => ({ id: `scent-${n}`, name, rate: 0.0001 })),
     parts: Array.from({ length: 12 }, (_, n) => ({
       name: `Pot ${n} `.padEnd(110, 'x'),
       share: 1 / 12,
-      additives: Array.from({ length: 20 }, () => ({
-        id: 'activated-charcoal',
+      additives: Array.from({ length: 20 }, (_, line) => ({
+        id: `own-charcoal-of-a-very-long-name-that-only-a-machine-would-write-${line}`,
         amount: { value: 1, unit: 'tsp', per: 'kg' },
       })),
     })),

@@ -83,15 +83,15 @@ async function send(id: string, before: FormulaVersion, notes: Partial<VersionNo
     learned,
   } = list.value.find((one) => one.id === id)!
   try {
-    put(
-      await api.put<FormulaVersion>(`/api/versions/${id}`, {
-        revision,
-        name: called,
-        purpose: wanted,
-        didIt,
-        learned,
-      }),
-    )
+    const kept = await api.put<FormulaVersion>(`/api/versions/${id}`, {
+      revision,
+      name: called,
+      purpose: wanted,
+      didIt,
+      learned,
+    })
+    // What was typed meanwhile stays on screen, and is sent next.
+    put({ ...list.value.find((one) => one.id === id)!, revision: kept.revision })
     problem.value = ''
   } catch (error) {
     const theirs = error instanceof ApiError ? (error.body.theirs as FormulaVersion) : undefined
