@@ -106,7 +106,7 @@ export class TestServer {
     this.child = child
     child.stderr.on('data', (text) => (this.errors += String(text)))
     for (;;) {
-      if (child.exitCode !== null) return child.exitCode
+      if (child.exitCode !== null || child.signalCode !== null) return child.exitCode
       const ok = await fetch(`${this.url}/api/workshop`).then(
         (response) => response.ok,
         () => false,
