@@ -1,5 +1,5 @@
 import type { BatchEvent, BatchSummary } from '#contracts/batch'
-import type { Day } from '../units/days'
+import { addDays, type Day } from '../units/days'
 import { standingEvents } from './standing'
 import { whyNotTrusted } from './usable'
 
@@ -26,6 +26,9 @@ export function whyNot(
     return null
   }
   if (event.day > today) return 'That day has not come yet.'
+  // By the world's first time zone it may be tomorrow already.
+  if (event.kind === 'poured' && event.pouredAt && event.pouredAt.slice(0, 10) > addDays(today, 1))
+    return 'That moment has not come yet.'
   if (pouredOn && event.kind !== 'noted' && event.kind !== 'pictured' && event.day < pouredOn)
     return 'That was before it was poured.'
   switch (event.kind) {

@@ -10,6 +10,9 @@ type Listener = (reading: StreamedReading) => void
 const listeners = new Set<Listener>()
 const heard = new Map<string, StreamedReading>()
 const sets = new Map<string, StandIns>()
+/** Devices that are remembered, and sets of stand-ins that run, at most: a bench has a handful. */
+const mostHeard = 200
+const mostSets = 40
 
 /** Listens until the returned function is called. */
 export function listen(listener: Listener): () => void {
@@ -23,7 +26,11 @@ function tellAll(reading: StreamedReading): void {
 
 /** A reading of a real device: heard by all, and remembered so that a bench can choose the device. */
 export function publish(reading: StreamedReading): void {
-  heard.set(`${reading.device} ${reading.kind}`, reading)
+  const key = `${reading.device} ${reading.kind}`
+  // The one that spoke longest ago goes first.
+  heard.delete(key)
+  heard.set(key, reading)
+  if (heard.size > mostHeard) heard.delete(heard.keys().next().value!)
   tellAll(reading)
 }
 
@@ -31,10 +38,11 @@ export function publish(reading: StreamedReading): void {
 export const devicesHeard = (now: number): StreamedReading[] =>
   [...heard.values()].filter(({ at }) => now - at < 60_000)
 
-/** The stand-ins of a run or a rehearsal: made on first use, the same ones afterwards. */
-export function standInsFor(id: string, setup: StandInSetup): StandIns {
+/** The stand-ins of a run or a rehearsal: made on first use, the same ones afterwards. Null when too many run already. */
+export function standInsFor(id: string, setup: StandInSetup): StandIns | null {
   const before = sets.get(id)
   if (before) return before
+  if (sets.size >= mostSets) return null
   const made = new StandIns(id, setup, tellAll)
   sets.set(id, made)
   made.start(() => sets.delete(id))

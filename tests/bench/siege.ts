@@ -33,7 +33,7 @@ import { demoTemplate, TestServer } from '../support/server'
 
 /*
  * npm run siege [-- PART …]: what Mantle promises about losing nothing and letting no one in, tried by force. Parts: writes, backup,
- * restore, migration, bits, requests, rights. All random choices come from one seed.
+ * restore, migration, bits, bombs, requests, rights. All random choices come from one seed.
  */
 
 const asked = process.argv.slice(2).filter((one) => !/^\d+$/.test(one))
@@ -336,6 +336,47 @@ async function bits(): Promise<void> {
   )
 }
 
+/** Archives that unpack to far more than they are, by what they say and by what they do: refused in little memory. */
+async function bombs(): Promise<void> {
+  const file = workshop('bombs', 'Whole', 1)
+  const { zipSync } = await import('fflate')
+  const honest = zipSync({ 'mantle.sqlite': new Uint8Array(500_000_000) })
+  const sly = Buffer.from(honest)
+  const entry = sly.lastIndexOf(Buffer.from([0x50, 0x4b, 1, 2]))
+  sly.writeUInt32LE(honest.length * 100, entry + 24)
+  const many = zipSync(
+    Object.fromEntries(
+      Array.from({ length: 40 }, () => [`photos/${v7()}`, new Uint8Array(12_000_000)]),
+    ),
+  )
+  const peaks: number[] = []
+  let taken = 0
+  for (const [name, bytes] of Object.entries({ honest, sly, many })) {
+    const bomb = join(folder, `${name}.zip`)
+    writeFileSync(bomb, bytes)
+    const code = `
+      import { openArchive } from './server/backup/opened.ts'
+      const before = process.resourceUsage().maxRSS
+      await openArchive(${JSON.stringify(bomb)}, ${JSON.stringify(file)}, ${known}).then(
+        (opened) => { opened.close(); console.log('taken') }, () => undefined)
+      console.log(Math.round((process.resourceUsage().maxRSS - before) / 1024))`
+    const said = execFileSync(
+      process.execPath,
+      ['--import', 'tsx', '--input-type=module', '--eval', code],
+      {
+        encoding: 'utf8',
+      },
+    )
+    if (said.includes('taken')) taken++
+    peaks.push(Number(/\d+/.exec(said)![0]))
+  }
+  tell(
+    `${peaks.length} zip bombs of 500 MB`,
+    taken === 0 && Math.max(...peaks) < 100,
+    `${taken} accepted, ${peaks.join(', ')} MB more memory (limit 100)`,
+  )
+}
+
 /** A request as it stands: no client tidies it up. Gives the status; 0 when the line was cut. */
 const raw = (
   port: number,
@@ -535,6 +576,7 @@ const parts: Record<string, () => Promise<void>> = {
   restore: restores,
   migration: migrations,
   bits,
+  bombs,
   requests,
   rights: rightsHold,
 }

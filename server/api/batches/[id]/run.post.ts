@@ -3,15 +3,18 @@ import { contextOf, planFor } from '#core/bench/plan'
 import { standingOf } from '#core/rack/standing'
 import { speaker } from '#core/units/say'
 import { getBatch } from '../../../db/batches'
-import { runOfBatch, startRun } from '../../../db/runs'
+import { getRun, runOfBatch, startRun } from '../../../db/runs'
 import { getWorkshop } from '../../../db/workshop'
 
 export default route(
   startRunSchema,
-  ({ db, id, body }) => {
+  ({ db, id, now, body }) => {
     const batch = getBatch(db, id) ?? refuse(404, 'There is no such batch.')
+    if (Date.parse(body.at) > Date.parse(now) + clocksApart)
+      refuse(422, 'That moment has not come yet: look at the clock of this device.', 'at')
     const begun = runOfBatch(db, id)
     if (begun) return begun
+    if (getRun(db, body.id)) refuse(409, 'Another run was begun under this id.', 'id')
     const { stage, pouredOn } = standingOf(batch, '')
     if (stage === 'left') refuse(422, 'This batch has been given up.')
     if (pouredOn) refuse(422, 'This batch is poured already.')

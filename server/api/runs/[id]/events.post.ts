@@ -4,9 +4,6 @@ import { addRunEvents, getRun } from '../../../db/runs'
 import { getWorkshop } from '../../../db/workshop'
 import { queueStale } from '../../../facts/queue'
 
-/** ms that a bench's clock may be ahead: stand-ins let minutes pass at once, and clocks of tablets are wrong by hours. */
-const ahead = 86_400_000
-
 export default route(
   runEventsSchema,
   ({ db, id, now, body }) => {
@@ -15,7 +12,7 @@ export default route(
     body.events.forEach((event, index) => {
       if (event.kind === 'finished' && event.pouredDay > today)
         refuse(422, 'That day has not come yet.', `events[${index}].pouredDay`)
-      if (Date.parse(event.at) > Date.parse(now) + ahead)
+      if (Date.parse(event.at) > Date.parse(now) + clocksApart)
         refuse(
           422,
           'That moment has not come yet: look at the clock of this device.',
