@@ -30,7 +30,8 @@ export interface MergePlace {
 
 const listNames = ['fats', 'liquids', 'additives', 'scents', 'parts'] as const
 type ListName = (typeof listNames)[number]
-type Line = FormulaDocument[ListName][number]
+type LineOf<Name extends ListName> = FormulaDocument[Name][number]
+type Line = LineOf<ListName>
 
 /** Settings that are chosen as a whole, by the keys of the document that hold them. */
 const settings = {
@@ -49,17 +50,23 @@ type Method = keyof FormulaDocument['method']
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** The lines of a list by what they are: the second of one id is another line. */
-function byKey(document: FormulaDocument, list: ListName): Map<string, Line> {
+function byKey<Name extends ListName>(
+  document: FormulaDocument,
+  list: Name,
+): Map<string, LineOf<Name>> {
   const seen = new Map<string, number>()
+  const lines: readonly LineOf<Name>[] = document[list]
   return new Map(
-    document[list].map((line): [string, Line] => {
-      const id = 'id' in line ? line.id : line.name
+    lines.map((line): [string, LineOf<Name>] => {
+      const id = idOf(line)
       const nth = (seen.get(id) ?? 0) + 1
       seen.set(id, nth)
       return [nth === 1 ? id : `${id} ${nth}`, line]
     }),
   )
 }
+/** What a line is of: pots go by their name. */
+const idOf = (line: Line): string => ('id' in line ? line.id : line.name)
 
 /** Who changed something, or null when nobody did. */
 function changedBy(base: unknown, mine: unknown, theirs: unknown): MergePlace['by'] | null {
@@ -77,37 +84,32 @@ export function mergePlaces(
   say: Speaker,
 ): MergePlace[] {
   const words = wordings(library, say)
-  const three = [base, mine, theirs] as const
-  const inLists = (
-    list: ListName,
-    name: (line: never) => string,
-    text: (line: never) => string,
-  ) => {
-    const [was, own, other] = three.map((document) => byKey(document, list)) as [
-      Map<string, Line>,
-      Map<string, Line>,
-      Map<string, Line>,
-    ]
-    const told = (line: Line | undefined) => (line ? text(line as never) : null)
+  const inLists = <Name extends ListName>(
+    list: Name,
+    name: (line: LineOf<Name>) => string,
+    text: (line: LineOf<Name>) => string,
+  ): MergePlace[] => {
+    const [was, own, other] = [byKey(base, list), byKey(mine, list), byKey(theirs, list)]
+    const told = (line: LineOf<Name> | undefined) => (line ? text(line) : null)
     return [...new Set([...was.keys(), ...own.keys(), ...other.keys()])].flatMap(
       (key): MergePlace[] => {
         const lines = [was.get(key), own.get(key), other.get(key)] as const
         const by = changedBy(...lines)
-        const any = (lines[1] ?? lines[2] ?? lines[0])!
-        return by
-          ? [
-              {
-                key: `${list} ${key}`,
-                says: name(any as never),
-                base: told(lines[0]),
-                mine: told(lines[1]),
-                theirs: told(lines[2]),
-                by,
-                list,
-                id: 'id' in any ? any.id : any.name,
-              },
-            ]
-          : []
+        const any = lines[1] ?? lines[2] ?? lines[0]
+        if (!by || !any) return []
+        const [inBase, inMine, inTheirs] = lines
+        return [
+          {
+            key: `${list} ${key}`,
+            says: name(any),
+            base: told(inBase),
+            mine: told(inMine),
+            theirs: told(inTheirs),
+            by,
+            list,
+            id: idOf(any),
+          },
+        ]
       },
     )
   }
@@ -117,7 +119,7 @@ export function mergePlaces(
     value: (of: FormulaDocument) => unknown,
     text: (of: FormulaDocument) => string,
   ): MergePlace[] => {
-    const by = changedBy(...(three.map(value) as [unknown, unknown, unknown]))
+    const by = changedBy(value(base), value(mine), value(theirs))
     return by
       ? [
           {
@@ -138,23 +140,15 @@ export function mergePlaces(
   const setting = (key: Setting, says: string, text: (of: FormulaDocument) => string) =>
     one(key, says, (of) => settings[key].map((part) => of[part]), text)
   return [
-    ...inLists(
-      'fats',
-      (line: FormulaDocument['fats'][number]) => nameOfFat(line, library),
-      words.fat,
-    ),
+    ...inLists('fats', (line) => nameOfFat(line, library), words.fat),
     ...setting('superfat', 'Superfat', (of) => words.superfat(of.superfat)),
     ...setting('water', 'Water', (of) => words.water(of.water)),
-    ...inLists('liquids', ({ id }: { id: string }) => nameOfLiquid(id, library), words.liquid),
+    ...inLists('liquids', ({ id }) => nameOfLiquid(id, library), words.liquid),
     ...setting('ice', 'Ice', words.ice),
     ...setting('alkali', 'Lye', (of) => words.alkali(of.alkali)),
-    ...inLists('additives', ({ id }: { id: string }) => nameOfExtra(id, library), words.extra),
-    ...inLists(
-      'scents',
-      (line: { id: string; name?: string }) => line.name ?? line.id,
-      words.scent,
-    ),
-    ...inLists('parts', ({ name }: { name: string }) => `Pot ${name}`, words.part),
+    ...inLists('additives', ({ id }) => nameOfExtra(id, library), words.extra),
+    ...inLists('scents', (line) => line.name ?? line.id, words.scent),
+    ...inLists('parts', ({ name }) => `Pot ${name}`, words.part),
     ...setting('size', 'Size', (of) => `${say.amount(computeFormula(of, library).oils)} of oils`),
     ...method('lyeC', 'Lye at', (of) => words.temperature(of.method.lyeC)),
     ...method('oilsC', 'Oils at', (of) => words.temperature(of.method.oilsC)),
