@@ -135,7 +135,11 @@ export const useOutbox = defineStore('outbox', () => {
       const gone = await lost()
       toasts.show(
         gone.length
-          ? `The workshop was put back to an older state. ${gone.length} ${gone.length === 1 ? 'thing' : 'things'} told here since are not in it.`
+          ? `The workshop was put back to an older state. ${
+              gone.length === 1
+                ? '1 thing told here since is not in it.'
+                : `${gone.length} things told here since are not in it.`
+            }`
           : 'The workshop was put back to an older state.',
         {
           bad: true,
@@ -145,7 +149,7 @@ export const useOutbox = defineStore('outbox', () => {
                 undo: async () => {
                   for (const told of gone) await deliver({ ...told, at: Date.now() })
                 },
-                undoSays: 'Send them again',
+                undoSays: gone.length === 1 ? 'Send it again' : 'Send them again',
               }
             : {}),
         },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { readCsv } from './csv'
+import { csvText, readCsv } from './csv'
 
 describe('a table', () => {
   it('knows the line of the file that a row begins on', async () => {
@@ -33,5 +33,22 @@ describe('a table', () => {
   it('takes semicolons and tabs, and the mark before what a spreadsheet would run', async () => {
     expect((await readCsv('a;b\n1,5;2')).rows).toEqual([{ a: '1,5', b: '2' }])
     expect((await readCsv("a\tb\n'=1+1\t'-x")).rows).toEqual([{ a: '=1+1', b: '-x' }])
+  })
+
+  it.each([
+    ['=1+1', `"'=1+1"`],
+    ['@sum', `"'@sum"`],
+    ['-2+3', `"'-2+3"`],
+    ['-cmd', `"'-cmd"`],
+    ['-', `"'-"`],
+    ['-5', '-5'],
+    ['-0.5', '-0.5'],
+    ['-.5', '-.5'],
+    ['-1e-7', '-1e-7'],
+    ['12 g', '12 g'],
+  ])('writes %s so that no spreadsheet runs it, and reads it back', async (cell, written) => {
+    const text = await csvText(['note'], [{ note: cell }])
+    expect(text.split('\r\n')[1]).toBe(written)
+    expect((await readCsv(text)).rows).toEqual([{ note: cell }])
   })
 })

@@ -49,19 +49,23 @@ export async function readCsv(text: string): Promise<Table> {
   }
 }
 
+/** Rows as a table that spreadsheets open; a cell that they would run as a formula has a mark before it. */
+export async function csvText(columns: readonly string[], rows: readonly Row[]): Promise<string> {
+  const { default: Papa } = await import('papaparse')
+  return Papa.unparse(
+    { fields: [...columns], data: rows.map((row) => columns.map((column) => row[column] ?? '')) },
+    // A minus before a number is a number; before anything else a spreadsheet would run it.
+    { escapeFormulae: /^[=+@\t\r]|^-(?!\d*[.,]?\d+(e[+-]?\d+)?$)/i },
+  )
+}
+
 /** Hands rows to the browser as a table that spreadsheets open. */
 export async function downloadCsv(
   name: string,
   columns: readonly string[],
   rows: Row[],
 ): Promise<void> {
-  const { default: Papa } = await import('papaparse')
-  const text = Papa.unparse(
-    { fields: [...columns], data: rows.map((row) => columns.map((column) => row[column] ?? '')) },
-    // A minus before a number is a number; before anything else a spreadsheet would run it.
-    { escapeFormulae: /^[=+@\t\r]|^-(?!\d*[.,]?\d+(e[+-]?\d+)?$)/i },
-  )
-  download(name, `\uFEFF${text}\r\n`, 'text/csv')
+  download(name, `\uFEFF${await csvText(columns, rows)}\r\n`, 'text/csv')
 }
 
 /** A fault of a table in words: where, then what. */

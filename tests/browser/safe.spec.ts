@@ -267,6 +267,22 @@ test('put back to before the batch itself, the tablet says that nobody else has 
   await expect(page.getByText('2 only on this device')).toBeVisible()
 })
 
+test('what was told of a batch since is offered to be sent again', async ({ page, server }) => {
+  const { id } = (await batches(server.url)).find(({ number }) => number === 30)!
+  const archive = await backedUp(server.url)
+  await page.goto(`/batches/${id}`)
+  await page.getByRole('button', { name: 'Note or photo' }).click()
+  await page.getByRole('dialog').getByLabel('Note', { exact: true }).fill('Told after the backup')
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await send(`${server.url}/api/backups/${archive}/restore`, 'POST')
+  await expect(page.getByText('1 thing told here since is not in it.')).toBeVisible()
+  await page.getByRole('button', { name: 'Send it again' }).click()
+  await expect
+    .poll(async () => (await batchOf(server.url, id)).events.at(-1))
+    .toMatchObject({ kind: 'noted', note: 'Told after the backup' })
+})
+
 test('seven windows at the bench all listen, and an eighth still opens', async ({
   page,
   context,
