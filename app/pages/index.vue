@@ -139,7 +139,6 @@ async function start() {
         <div class="flex items-center justify-between gap-3 px-4 py-3.5">
           <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
           <CalendarCard />
-          <BackupNote />
         </div>
         <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
           {{ batches.problem }}
@@ -190,6 +189,7 @@ async function start() {
         </template>
       </section>
       <GoalsCard />
+      <BackupNote />
     </div>
     <div class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <section class="sheet px-4 py-3">
