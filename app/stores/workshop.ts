@@ -118,12 +118,21 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The day of an instant (ISO, UTC) by the workshop's clock. */
   const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
 
+  /** The time of day of an instant (ISO, UTC) by the workshop's clock. */
+  const timeOf = (instant: string) =>
+    new Intl.DateTimeFormat(navigator.language, {
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: settings.value.timeZone,
+    }).format(new Date(instant))
+
   return {
     settings,
     today,
     humidity,
     clock,
     dayOf,
+    timeOf,
     ready,
     problem,
     dialogOpen,

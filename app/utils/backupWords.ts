@@ -1,4 +1,5 @@
 import type { Difference } from '#contracts/backup'
+import { capital } from '#core/formula/names'
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
 
@@ -46,10 +47,8 @@ export function differenceText({ kind, name, number, event, count, changed }: Di
     case 'photo':
       return many(count, ...kinds.photo)
     default: {
-      const said = kinds[kind][0]
-      return changed
-        ? `${said.charAt(0).toUpperCase()}${said.slice(1)} ${name}, as it is now`
-        : `${said.charAt(0).toUpperCase()}${said.slice(1)} ${name}`
+      const said = `${capital(kinds[kind][0])} ${name}`
+      return changed ? `${said}, as it is now` : said
     }
   }
 }

@@ -27,10 +27,9 @@ export function together(all: Wants[]): Wants {
   for (const wants of all)
     for (const [id, after] of Object.entries(wants.runs))
       runs[id] = Math.min(after, runs[id] ?? Infinity)
-  const readings = [...new Set(all.flatMap((wants) => wants.readings))]
   return {
     runs,
-    readings: readings.includes('*') ? ['*', ...readings.filter((one) => one !== '*')] : readings,
+    readings: [...new Set(all.flatMap(({ readings }) => readings))],
     room: all.some(({ room }) => room),
     facts: all.some(({ facts }) => facts),
   }

@@ -93,11 +93,14 @@ export function isSound(db: Database.Database): boolean {
   )
 }
 
-/** SHA-256 and length of a file, read piece by piece. */
-export async function hashOfFile(file: string): Promise<{ bytes: number; sha256: string }> {
+/** SHA-256 and length of a file, read piece by piece; of its first bytes only where `end` says how many. */
+export async function hashOfFile(
+  file: string,
+  end = Infinity,
+): Promise<{ bytes: number; sha256: string }> {
   const hash = createHash('sha256')
   let bytes = 0
-  for await (const part of createReadStream(file) as AsyncIterable<Buffer>) {
+  for await (const part of createReadStream(file, { end: end - 1 }) as AsyncIterable<Buffer>) {
     hash.update(part)
     bytes += part.length
   }

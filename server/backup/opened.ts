@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { createReadStream, createWriteStream, mkdtempSync, rmSync, statfsSync } from 'node:fs'
+import { createWriteStream, mkdtempSync, readFileSync, rmSync, statfsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
@@ -11,6 +11,7 @@ import { troubleOf, Trouble } from '../db/troubles'
 import {
   countsOf,
   databaseEntry,
+  hashOfFile,
   isSound,
   manifestEntry,
   manifestSchema,
@@ -53,12 +54,7 @@ const small = 1024 * 1024
 async function checkSeal(archive: string): Promise<boolean> {
   const seal = sealOf(archive)
   if (!seal) return false
-  const hash = createHash('sha256')
-  for await (const part of createReadStream(archive, {
-    end: seal.from - 1,
-  }) as AsyncIterable<Buffer>)
-    hash.update(part)
-  if (hash.digest('hex') !== seal.sha256)
+  if ((await hashOfFile(archive, seal.from)).sha256 !== seal.sha256)
     throw new Unusable('This archive is damaged: it is not as it was written. Take another one.')
   return true
 }
@@ -190,12 +186,11 @@ async function unpacked(
 async function manifestIn(zip: ZipFile, entry: Entry, folder: string): Promise<Manifest> {
   const file = join(folder, manifestEntry)
   await unpack(zip, entry, file)
-  const parts: Buffer[] = []
-  for await (const part of createReadStream(file) as AsyncIterable<Buffer>) parts.push(part)
+  const text = readFileSync(file, 'utf8')
   rmSync(file)
   let raw: unknown
   try {
-    raw = JSON.parse(Buffer.concat(parts).toString('utf8'))
+    raw = JSON.parse(text)
   } catch {
     throw new Unusable('The manifest of this archive cannot be read.')
   }

@@ -1,3 +1,5 @@
+import { inSentence } from '#core/formula/names'
+
 /*
  * What can go wrong with the files of a workshop, and what to do about it. Each is one sentence or two with the path in it;
  * none of them is a fault of Mantle's.
@@ -42,7 +44,8 @@ const known: [code: RegExp, status: number, says: (path: string) => string][] = 
   [
     /^SQLITE_(CORRUPT|NOTADB)/,
     503,
-    (path) => `${path} is damaged. Stop Mantle, keep that file as it is, and ${lower(restoreIt)}`,
+    (path) =>
+      `${path} is damaged. Stop Mantle, keep that file as it is, and ${inSentence(restoreIt)}`,
   ],
   [
     /^(EEXIST|ENOTDIR|EISDIR)/,
@@ -61,8 +64,6 @@ const known: [code: RegExp, status: number, says: (path: string) => string][] = 
       `The disk that ${path} lies on does not answer as it should. Check the disk or its cable, and make a backup to another disk: npm run backup -- FOLDER/mantle.zip`,
   ],
 ]
-
-const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /** The file that an error of the system is about. */
 const pathOf = (error: unknown): string | undefined =>

@@ -133,15 +133,14 @@ export async function takeArchive(
   }
 }
 
-const known = async () => (await migrations()).at(-1)!.version
-
 /** What putting an archive in place would change. All of the archive is checked for it. */
 export const previewOf = (db: Db, name: string): Promise<RestorePreview> =>
   alone(async () => {
-    const opened = await openArchive(archivePath(db, name), db.name, await known())
+    const all = await migrations()
+    const opened = await openArchive(archivePath(db, name), db.name, all.at(-1)!.version)
     try {
       // Compared in today's form.
-      openDatabase(opened.database, await migrations()).close()
+      openDatabase(opened.database, all).close()
       const { manifest, photos } = opened
       return {
         name,
@@ -160,9 +159,9 @@ export const previewOf = (db: Db, name: string): Promise<RestorePreview> =>
 export const restoreNow = (db: Db, name: string, now: Date): Promise<void> =>
   alone(async () => {
     const archive = archivePath(db, name)
-    const opened = await openArchive(archive, db.name, await known())
+    const all = await migrations()
+    const opened = await openArchive(archive, db.name, all.at(-1)!.version)
     try {
-      const all = await migrations()
       await whileClosed((file) => restore(opened, archive, file, all, now))
     } finally {
       opened.close()

@@ -28,12 +28,7 @@ const taken = computed(() =>
   rows.value.filter(({ row, fault, odd }) => !fault && (!odd || sure[row])),
 )
 /** Of each weigh-in of the table that is open: pressed twice, it is told once. */
-const ids = new Map<string, string>()
-const idOf = (weighIn: string) => {
-  const id = ids.get(weighIn) ?? newId()
-  ids.set(weighIn, id)
-  return id
-}
+const ids = stableIds()
 async function take() {
   busy.value = true
   let kept = 0
@@ -42,7 +37,7 @@ async function take() {
       batch.id,
       { kind: 'weighed', day, bars },
       `${batch.name} ${batch.number} is weighed.`,
-      idOf(`${batch.id} ${day}`),
+      ids.of(`${batch.id} ${day}`),
     )
     if (told) kept += bars.length
   }

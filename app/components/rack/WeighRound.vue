@@ -53,12 +53,7 @@ function onward(event: KeyboardEvent) {
 }
 const busy = ref(false)
 /** Of each batch's weights, as long as this round is open and they wait to be taken. */
-const ids = new Map<string, string>()
-const idOf = (batchId: string) => {
-  const id = ids.get(batchId) ?? newId()
-  ids.set(batchId, id)
-  return id
-}
+const ids = stableIds()
 async function keep() {
   if (busy.value || !filled.value || odd.value.length) return
   busy.value = true
@@ -72,9 +67,9 @@ async function keep() {
       batch.id,
       { kind: 'weighed', day: day.value, bars: weighed },
       `${batch.name} ${batch.number} is weighed.`,
-      idOf(batch.id),
+      ids.of(batch.id),
     )
-    if (kept) ids.delete(batch.id)
+    if (kept) ids.forget(batch.id)
     if (kept) for (const { key } of bars) typed[key] = null
     else all = false
   }

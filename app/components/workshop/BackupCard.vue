@@ -24,14 +24,8 @@ const planWords = computed(() => {
   return on ? `every day at ${at}, to ${folder}` : 'by hand only'
 })
 const dayOf = ({ madeAt }: Pick<ArchiveFile, 'madeAt'>) => workshop.dayOf(madeAt)
-const timeOf = (instant: string) =>
-  new Intl.DateTimeFormat(navigator.language, {
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: workshop.settings.timeZone,
-  }).format(new Date(instant))
 const said = (archive: Pick<ArchiveFile, 'madeAt'>) =>
-  `${dayText(dayOf(archive), { today: workshop.today })}, ${timeOf(archive.madeAt)}`
+  `${dayText(dayOf(archive), { today: workshop.today })}, ${workshop.timeOf(archive.madeAt)}`
 /** The newest seven stand on the plank; the others are in the list. */
 const onPlank = computed(() => [...(backups.value?.archives.slice(0, 7) ?? [])].reverse())
 const more = computed(() => backups.value?.archives.slice(7) ?? [])

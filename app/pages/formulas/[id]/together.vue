@@ -38,19 +38,13 @@ watch(loaded, (now) => {
   if (now && !draft.value) void router.replace(`/formulas/${id}`)
 })
 
-const timeOf = (instant: string) =>
-  new Intl.DateTimeFormat(navigator.language, {
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: workshop.settings.timeZone,
-  }).format(new Date(instant))
 const who = computed(() => ({
   theirs: theirs.value?.changedBy || 'The other window',
   mine: 'Yours, here',
 }))
 const when = computed(() => ({
-  theirs: theirs.value ? timeOf(theirs.value.changedAt) : '',
-  mine: draft.value ? timeOf(draft.value.at) : '',
+  theirs: theirs.value ? workshop.timeOf(theirs.value.changedAt) : '',
+  mine: draft.value ? workshop.timeOf(draft.value.at) : '',
 }))
 const chosen = ({ key, by }: MergePlace): Side | null =>
   choices.value[key] ?? (by === 'clash' ? null : by === 'theirs' ? 'theirs' : 'mine')
