@@ -16,6 +16,7 @@ const studies = [
   ['Cooling', 'tests/bench/cooling.ts'],
   ['Drying', 'tests/bench/drying.ts'],
   ['Many batches', 'tests/bench/many.ts'],
+  ['Waiting', 'tests/bench/waiting.ts'],
   ['Pages', 'tests/bench/page.ts'],
   ['Siege', 'tests/bench/siege.ts'],
 ]

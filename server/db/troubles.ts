@@ -65,9 +65,12 @@ const known: [code: RegExp, status: number, says: (path: string) => string][] = 
   ],
 ]
 
-/** The file that an error of the system is about. */
+/** The file that an error of the system is about; not a folder that only was to be made, which is told by its pattern. */
 const pathOf = (error: unknown): string | undefined =>
-  error instanceof Error && 'path' in error && typeof error.path === 'string'
+  error instanceof Error &&
+  'path' in error &&
+  typeof error.path === 'string' &&
+  !error.path.endsWith('XXXXXX')
     ? error.path
     : undefined
 

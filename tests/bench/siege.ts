@@ -581,7 +581,9 @@ const parts: Record<string, () => Promise<void>> = {
   requests,
   rights: rightsHold,
 }
+// A part that never comes to its end must not pass for one that held.
+process.exitCode = 1
 for (const [name, part] of Object.entries(parts))
   if (!asked.length || asked.includes(name)) await part()
 rmSync(folder, { recursive: true, force: true })
-if (failed) process.exitCode = 1
+process.exitCode = failed ? 1 : 0

@@ -107,7 +107,8 @@ export class TestServer {
     child.stderr.on('data', (text) => (this.errors += String(text)))
     for (;;) {
       if (child.exitCode !== null || child.signalCode !== null) return child.exitCode
-      const ok = await fetch(`${this.url}/api/workshop`).then(
+      const signal = AbortSignal.timeout(5000)
+      const ok = await fetch(`${this.url}/api/workshop`, { signal }).then(
         (response) => response.ok,
         () => false,
       )

@@ -158,7 +158,10 @@ const entries = computed(() => [
       </label>
       <SizeField />
       <AppMenu label="More for this formula" :entries="entries" />
-      <AppButton kind="main" :disabled="!!question" @click="making = true">{{
+      <AppButton v-if="editor.save.state.value === 'conflict'" disabled
+        >Make a batch: two sides are open</AppButton
+      >
+      <AppButton v-else kind="main" :disabled="!!question" @click="making = true">{{
         question ? 'Make a batch: a word is open' : 'Make a batch'
       }}</AppButton>
     </div>
