@@ -34,6 +34,43 @@ const arrows = (files, ...patterns) => ({
   rules: { '@typescript-eslint/no-restricted-imports': ['error', { patterns }] },
 })
 
+const coreArrows = [
+  forbid(
+    [...interfaceCode, ...nodeCode, ...nuxtAliases],
+    'The core knows no screen, no server and no machine.',
+  ),
+  forbid(
+    upward('app', 'server', 'cli', 'demo', 'tests'),
+    'The core points at nothing but the types of contracts.',
+  ),
+  forbid(['#contracts/*', '**/contracts/*'], 'The core takes only types from contracts.', true),
+]
+/** The rooms of the core by what rests on what, the lowest first. */
+export const coreRooms = [
+  'units',
+  'statistics',
+  'chemistry',
+  'materials',
+  'water',
+  'mould',
+  'formula',
+  'versions',
+  'character',
+  'risk',
+  'heat',
+  'batter',
+  'words',
+  'exchange',
+  'recipe',
+  'bench/plan',
+  'bench/run',
+  'rack',
+  'troubles',
+  'remarks',
+  'batch',
+  'finder',
+]
+
 const script = {
   '@typescript-eslint/consistent-type-imports': 'error',
   '@typescript-eslint/no-unused-vars': [
@@ -65,18 +102,22 @@ export default tseslint.config(
     files: ['**/*.vue'],
     languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser } },
   },
-  arrows(
-    ['core/**/*.ts'],
-    forbid(
-      [...interfaceCode, ...nodeCode, ...nuxtAliases],
-      'The core knows no screen, no server and no machine.',
-    ),
-    forbid(
-      upward('app', 'server', 'cli', 'demo', 'tests'),
-      'The core points at nothing but the types of contracts.',
-    ),
-    forbid(['#contracts/*', '**/contracts/*'], 'The core takes only types from contracts.', true),
-  ),
+  arrows(['core/*.ts'], ...coreArrows),
+  ...coreRooms.map((room, floor) => {
+    const above = coreRooms.slice(floor + 1).map((name) => name.split('/').at(-1))
+    return arrows(
+      [`core/${room}/**/*.ts`],
+      ...coreArrows,
+      ...(above.length
+        ? [
+            forbid(
+              upward(...above),
+              `core/${room} rests on the rooms below it, not on those above.`,
+            ),
+          ]
+        : []),
+    )
+  }),
   {
     files: ['core/**/*.ts'],
     ignores: ['**/*.test.ts'],

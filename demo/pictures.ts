@@ -1,7 +1,7 @@
 import { PNG } from 'pngjs'
-import type { Face } from '#core/formula/face'
+import type { Face } from '#core/formula/thumbnail'
 import type { Trouble } from '#contracts/rackWords'
-import { chance } from '#core/risk/chance'
+import { chance } from '#core/statistics/randomSource'
 
 /* The Slate Shed's photos: drawn here, since nobody has photographed soap that does not exist. */
 

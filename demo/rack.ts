@@ -2,7 +2,7 @@ import { batchEventSchema, type BatchEvent, type NewBatchEvent } from '#contract
 import type { Frozen } from '#contracts/result'
 import { dryingPrior } from '#core/rack/drying'
 import { leftAfter } from '#core/rack/dryingModel'
-import { chance } from '#core/risk/chance'
+import { chance } from '#core/statistics/randomSource'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'
 import { demoPlaces, demoWorkshop } from './workshop'

@@ -2,11 +2,11 @@ import { byBlender } from '#core/formula/method'
 import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
-import { celsiusAtCombine, usualMinutes } from '#core/bench/batter'
-import { gateOf } from '#core/bench/gate'
-import { heatState } from '#core/bench/heatState'
-import { usualTimes } from '#core/bench/ownTimes'
-import { contextOf, planFor } from '#core/bench/plan'
+import { celsiusAtCombine, usualMinutes } from '#core/bench/run/batter'
+import { gateOf } from '#core/bench/run/safetyCheck'
+import { heatState } from '#core/bench/run/heatState'
+import { usualTimes } from '#core/bench/run/ownTimes'
+import { contextOf, planFor } from '#core/bench/plan/plan'
 import {
   gatePassed,
   isDone,
@@ -18,9 +18,9 @@ import {
   targetOf,
   waitsFor,
   weighedSoFar,
-} from '#core/bench/run'
-import type { Step } from '#core/bench/step'
-import { chance } from '#core/risk/chance'
+} from '#core/bench/run/run'
+import type { Step } from '#core/bench/plan/step'
+import { chance } from '#core/statistics/randomSource'
 import { useIntervalFn } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 import type { RunKeeper } from './useRunKeeper'

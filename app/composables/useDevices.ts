@@ -1,6 +1,6 @@
 import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
 import type { VesselKind } from '#contracts/benchWords'
-import { silentAfter, type ScaleReading } from '#core/bench/weighing'
+import { silentAfter, type ScaleReading } from '#core/bench/run/weighing'
 import { useIntervalFn } from '@vueuse/core'
 import type { SerialScale } from '~/utils/serialScale'
 

@@ -2,8 +2,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
 import { faultsInFormula } from '#core/formula/faults'
-import { freeze } from '#core/formula/freeze'
-import { mergeFormulas, mergePlaces, type Side } from '#core/formula/merge'
+import { freeze } from '#core/batch/freeze'
+import { mergeFormulas, mergePlaces, type Side } from '#core/versions/merge'
 import { lyeHeavyOdds } from '#core/risk/odds'
 
 /**

@@ -1,7 +1,7 @@
 import { findMaterials } from '#core/materials/find'
 import type { Material } from '#core/materials/library'
 import { ownColourant } from '#core/materials/own'
-import { compareLye, isTakeable, takeReading } from '#core/formula/typed'
+import { compareLye, isTakeable, takeReading } from '#core/words/typed'
 import { computeFormula } from '#core/formula/compute'
 import {
   gramsOfReading,

@@ -1,5 +1,5 @@
-import { overPour } from '#core/bench/overPour'
-import { isSteady, loadsOf, loadTarget, standingAt } from '#core/bench/weighing'
+import { overPour } from '#core/bench/run/overPour'
+import { isSteady, loadsOf, loadTarget, standingAt } from '#core/bench/run/weighing'
 import type { Bench } from './useBench'
 
 /** ms for which a weight must hold still in its band to be taken by itself, and in which a key after that does nothing. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { faceOf } from '#core/formula/face'
+import { faceOf } from '#core/formula/thumbnail'
 import { dueOf, rounds, type Due } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'

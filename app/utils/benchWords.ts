@@ -1,5 +1,5 @@
 import type { RunEvent } from '#contracts/run'
-import type { Step } from '#core/bench/step'
+import type { Step } from '#core/bench/plan/step'
 import type { Advice, Meeting } from '#core/heat/meeting'
 import type { Speaker } from '#core/units/say'
 

@@ -1,4 +1,4 @@
-import { scentColour } from '#core/formula/face'
+import { scentColour } from '#core/formula/thumbnail'
 import type { Substance } from '#core/formula/makingOrder'
 import type { Library } from '#core/materials/library'
 

@@ -1,6 +1,6 @@
 import type { Fault } from '#contracts/faults'
 import type { FormulaDocument } from '#contracts/formula'
-import { leftBehind, portable } from '#core/formula/portable'
+import { leftBehind, portable } from '#core/exchange/portable'
 import { idFrom } from '#core/words/reading'
 import { library as shipped } from '#core/materials/library'
 

@@ -1,8 +1,8 @@
 import { patternOf } from '#core/formula/method'
 import type { Batch } from '#contracts/batch'
-import { libraryOf } from '#core/formula/freeze'
+import { frozenLibrary } from '#core/formula/frozen'
 import { standingEvents } from '#core/rack/standing'
-import { troubleKinds } from '#core/rack/troubles/kinds'
+import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
 import type { Speaker } from '#core/units/say'
 
@@ -18,7 +18,7 @@ export interface HelpPart {
  */
 export function helpSheet(batch: Batch, say: Speaker, today: string, room: number): HelpPart[] {
   const { document, result } = batch.frozen
-  const library = libraryOf(batch.frozen)
+  const library = frozenLibrary(batch.frozen)
   const events = standingEvents(batch.events)
   const rows = madeRows(batch, say)
   const pouredOn = batch.facts.pouredOn

@@ -1,5 +1,5 @@
 import type { NewRunEvent, Run, RunEvent } from '#contracts/run'
-import type { Plan } from '#core/bench/plan'
+import type { Plan } from '#core/bench/plan/plan'
 
 /** What stands on a filled-in bench sheet. */
 export interface PaperDraft {

@@ -11,7 +11,7 @@ import type {
 import type { Place } from '#contracts/workshop'
 import { labelGrams } from '#core/rack/dryingModel'
 import { feelKinds } from '#core/rack/feel'
-import { troubleKinds } from '#core/rack/troubles/kinds'
+import { troubleKinds } from '#core/troubles/kinds'
 import type { Due } from '#core/rack/due'
 import type { Speaker } from '#core/units/say'
 import { daysBetween } from '#core/units/days'

@@ -1,5 +1,5 @@
 import type { Use } from '#contracts/words'
-import { usualFats } from '#core/character/help'
+import { usualFats } from '#core/finder/help'
 import type { Exclusion } from '#core/finder/wish'
 
 /** What the finder was last asked, as it stands on screen: numbers may be missing. */

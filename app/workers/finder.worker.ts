@@ -17,7 +17,7 @@ async function solver(): Promise<Solver> {
   }
 }
 let loading: Promise<Solver> | undefined
-const libraryOf = (fats: Fat[]): Library => ({
+const libraryOfFats = (fats: Fat[]): Library => ({
   fats: new Map(fats.map((fat) => [fat.id, fat])),
   liquids: new Map(),
   additives: new Map(),
@@ -26,11 +26,11 @@ const libraryOf = (fats: Fat[]): Library => ({
 const api = {
   async find(wish: Wish, fats: Fat[]) {
     const solve = await (loading ??= solver())
-    return findFormula(wish, libraryOf(fats), solve)
+    return findFormula(wish, libraryOfFats(fats), solve)
   },
   async curve(wish: Wish, fats: Fat[]) {
     const solve = await (loading ??= solver())
-    return priceCurve(wish, libraryOf(fats), solve)
+    return priceCurve(wish, libraryOfFats(fats), solve)
   },
 }
 export type FinderWorker = typeof api

@@ -4,7 +4,7 @@ import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 import { ownPrefix } from '../materials/own'
 import { waterFloor } from '../water/ways'
-import { meansLyeOrWater } from '../words/lyeWords'
+import { meansLyeOrWater } from '../materials/lyeWords'
 import { computeFormula, shareTolerance, sumOfShares } from './compute'
 import type { Measure } from './measure'
 

@@ -9,7 +9,7 @@ import { computeFormula } from './compute'
 import { holdWater, scaleFormula, toGrams, toShares } from './edit'
 import { faultsInFormula } from './faults'
 import { onScale } from './onScale'
-import { remarksOn } from './remarks'
+import { remarksOn } from '../remarks'
 
 const fatIds = [...library.fats.keys()]
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })

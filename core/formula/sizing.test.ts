@@ -7,7 +7,7 @@ import { computeFormula } from './compute'
 import { stillOpen } from './draft'
 import { scaleFormula } from './edit'
 import { faultsInFormula } from './faults'
-import { remarksOn } from './remarks'
+import { remarksOn } from '../remarks'
 import { sizedAs, waterForFattyMatter } from './sizing'
 
 /** Typed in grams to the last thing: nothing of it is a proportion. */

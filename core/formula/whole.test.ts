@@ -7,10 +7,11 @@ import { anyFormula } from '../../tests/support/anyFormula'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { faultsInFormula } from './faults'
-import { freeze, libraryOf } from './freeze'
+import { freeze } from '../batch/freeze'
+import { frozenLibrary } from './frozen'
 import { makingOrder } from './makingOrder'
 import { onScale, secondOpinion } from './onScale'
-import { remarksOn } from './remarks'
+import { remarksOn } from '../remarks'
 import { mouldMillilitres } from '../mould/capacity'
 import { fillings, fillMillilitres } from '../mould/fillings'
 import { driedGrams } from './size'
@@ -245,7 +246,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
     fc.assert(
       fc.property(anyFormula, (document) => {
         const frozen = freeze(document, library)
-        const again = computeFormula(document, libraryOf(frozen))
+        const again = computeFormula(document, frozenLibrary(frozen))
         return JSON.stringify(again) === JSON.stringify(frozen.result)
       }),
       { numRuns: 300 },

@@ -1,5 +1,5 @@
-import { fitPosterior, type Observation } from '../fit/posterior'
-import type { Chance } from '../risk/chance'
+import { fitPosterior, type Observation } from '../statistics/posterior'
+import type { Chance } from '../statistics/randomSource'
 
 /*
  * Newton's cooling, dT/dt = −k(T − room), for vessels that stand in one room. The start of each curve is free; k is known

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
-import { chance } from '../risk/chance'
+import { chance } from '../statistics/randomSource'
 import { celsiusAt, fitCooling, perMinuteOf, usualPrior, type Curve } from './cooling'
 import {
   heatPerMol,

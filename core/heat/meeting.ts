@@ -1,5 +1,5 @@
-import type { Chance } from '../risk/chance'
-import { quantile } from '../risk/quantile'
+import type { Chance } from '../statistics/randomSource'
+import { quantile } from '../statistics/quantile'
 import { celsiusAt, iceBath, type CoolingFit, type Curve } from './cooling'
 
 /** When lye and oils may be combined: each in its own window, and no further apart than that. */

@@ -4,7 +4,8 @@ import { ownMaterialSchema } from '#contracts/material'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { faultsInFormula } from '../formula/faults'
-import { freeze, libraryOf, materialsUsed } from '../formula/freeze'
+import { freeze } from '../batch/freeze'
+import { frozenLibrary, materialsUsed } from '../formula/frozen'
 import { library, type Material } from './library'
 import { blankMaterial, libraryWith, recordOf } from './own'
 
@@ -74,7 +75,7 @@ describe('a workshop’s own values', () => {
 
   it('go with the batch: frozen, it computes the same when the record is gone', () => {
     const frozen = freeze(formula, own)
-    expect(computeFormula(formula, libraryOf(frozen)).lye.naoh).toBe(frozen.result.lye.naoh)
+    expect(computeFormula(formula, frozenLibrary(frozen)).lye.naoh).toBe(frozen.result.lye.naoh)
   })
 
   it('join materials that formulas may name, and only then', () => {

@@ -1,6 +1,6 @@
-import type { Chance } from '../risk/chance'
-import { fitPosterior, type Observation } from '../fit/posterior'
-import { quantile } from '../risk/quantile'
+import type { Chance } from '../statistics/randomSource'
+import { fitPosterior, type Observation } from '../statistics/posterior'
+import { quantile } from '../statistics/quantile'
 import { dryDay, leftAfter, paceIn, weighNoise } from './dryingModel'
 
 /*

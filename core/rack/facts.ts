@@ -1,9 +1,9 @@
 import type { BatchEvent, BatchFacts, Check, Made, ToldBatchEvent } from '#contracts/batch'
 import type { Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
-import { afterPlanOf } from '../bench/checks'
-import { libraryOf } from '../formula/freeze'
-import { chance } from '../risk/chance'
+import { afterPlanOf } from '../bench/run/checks'
+import { frozenLibrary } from '../formula/frozen'
+import { chance } from '../statistics/randomSource'
 import { forCleaning, lyeHeavyOdds } from '../risk/odds'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
@@ -124,7 +124,7 @@ function checksOf(
   const all =
     poured.checks ??
     (poured.pouredAt
-      ? afterPlanOf(frozen.document, frozen.result, libraryOf(frozen), poured.pouredAt).checks
+      ? afterPlanOf(frozen.document, frozen.result, frozenLibrary(frozen), poured.pouredAt).checks
       : [])
   return all.filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { Difference } from '#contracts/batch'
 import { anyFormula } from '../../tests/support/anyFormula'
 import { batchOf, frozenOf, told } from '../../tests/support/batchOf'
-import { freeze } from '../formula/freeze'
+import { freeze } from '../batch/freeze'
 import { library } from '../materials/library'
 import { correctedMade, madeAsPlanned, rescueOf } from './wrong'
 

@@ -2,7 +2,7 @@ import type { Difference, Made } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import { naohPerGramOfAcid } from '../chemistry/acids'
 import { naohPerKoh } from '../chemistry/elements'
-import { libraryOf } from '../formula/freeze'
+import { frozenLibrary } from '../formula/frozen'
 
 /* A batch that was poured wrong: what it now is, and what can be done with it. Grams and fractions. */
 
@@ -56,7 +56,7 @@ export function correctedMade(
   differences: readonly Difference[],
 ): Made {
   const { alkali: how } = frozen.document
-  const library = libraryOf(frozen)
+  const library = frozenLibrary(frozen)
   const saps = new Map(frozen.result.fats.map(({ id, sap }) => [id, sap]))
   const balance = balanceOf(frozen, made)
   let { oils, pure, water, batter, scent } = made

@@ -1,7 +1,7 @@
 import type { SpoonKind } from '#contracts/words'
 import { amountsIn, type FoundAmount } from '../words/amount'
 import { isFiller } from '../words/materialNames'
-import { tokensOf, type Token } from '../words/tokens'
+import { tokensOf, type Token } from '../materials/tokens'
 
 /* A recipe as people write it, cut into pieces that each tell of one thing. Nothing is dropped but bullets. */
 

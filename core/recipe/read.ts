@@ -6,7 +6,7 @@ import {
   type Reading,
   type ReadingContext,
 } from '../words/reading'
-import { tokensOf } from '../words/tokens'
+import { tokensOf } from '../materials/tokens'
 import { kohPurity } from './amounts'
 import { piecesOf } from './pieces'
 

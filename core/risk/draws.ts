@@ -1,5 +1,5 @@
 import { naohPerKoh } from '../chemistry/elements'
-import { chance } from './chance'
+import { chance } from '../statistics/randomSource'
 import { weighingSigma, type Spread } from './spread'
 
 /** Real superfats of so many batches, and the smallest superfat with which each would not have been lye-heavy. */

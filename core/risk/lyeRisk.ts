@@ -1,6 +1,6 @@
 import { closedForm } from './closedForm'
 import type { Draws } from './draws'
-import { quantile } from './quantile'
+import { quantile } from '../statistics/quantile'
 import type { Spread } from './spread'
 
 /** How a batch may really come out. Superfats as fractions. */

@@ -1,5 +1,5 @@
 import type { Frozen } from '#contracts/result'
-import { libraryOf } from '../formula/freeze'
+import { frozenLibrary } from '../formula/frozen'
 import { closedForm } from './closedForm'
 import { spreadOf } from './spread'
 
@@ -23,7 +23,7 @@ function normalBelow(z: number): number {
  */
 export function lyeHeavyOdds(frozen: Frozen, superfat: number, scale = 1): number {
   const { document, result } = frozen
-  const spread = spreadOf(document, result, libraryOf(frozen), scale, 'fresh')
+  const spread = spreadOf(document, result, frozenLibrary(frozen), scale, 'fresh')
   if (!spread.fats.length || !spread.alkalis.length) return 0
   const { mean, sigma } = closedForm(spread)
   // The real superfat lies above the planned one as far as the lye is less pure than stated; the same holds for what was weighed.

@@ -9,7 +9,7 @@ import { library } from '../materials/library'
 import { closedForm } from './closedForm'
 import { drawSuperfats, joinDraws } from './draws'
 import { lyeRisk } from './lyeRisk'
-import { quantile } from './quantile'
+import { quantile } from '../statistics/quantile'
 import { spreadOf, type Spread } from './spread'
 
 /** The check case of docs/science.md: four fats, purity 0.9875 assumed and real, a scale of 1 g. */

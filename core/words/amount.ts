@@ -7,7 +7,7 @@ import {
   type MassUnit,
   type VolumeUnit,
 } from '../units/measures'
-import type { Range, Token } from './tokens'
+import type { Range, Token } from '../materials/tokens'
 
 /** An amount as somebody wrote it. Masses in grams, shares as fractions. */
 export type Amount =

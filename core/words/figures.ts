@@ -1,6 +1,6 @@
 import { capital } from '../formula/names'
 import { amountOf } from './amount'
-import { isLyeWord, lyeKindOf, plainWaterWords, waterWords } from './lyeWords'
+import { isLyeWord, lyeKindOf, plainWaterWords, waterWords } from '../materials/lyeWords'
 import {
   asked,
   every,

@@ -1,7 +1,7 @@
 import type { Library } from '../materials/library'
 import { gramsPer } from '../units/measures'
 import { amountOf, amountsIn, type Amount, type AmountRole, type FoundAmount } from './amount'
-import { tokensOf, type Range, type Token } from './tokens'
+import { tokensOf, type Range, type Token } from '../materials/tokens'
 
 /* A typed line taken apart, and what can be said of it whatever it turns out to be: its pegs, its amount, its questions. */
 

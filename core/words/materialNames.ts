@@ -1,6 +1,6 @@
 import type { Library, Material } from '../materials/library'
-import { editsBetween } from './lyeWords'
-import { plainWord, tokensOf } from './tokens'
+import { editsBetween } from '../materials/lyeWords'
+import { plainWord, tokensOf } from '../materials/tokens'
 
 /*
  * Which material a name means. Every word has to be accounted for: by a name of the material, or by a word that changes

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
 import { lines } from './lines.cases'
 import { readLine, type Reading } from './reading'
-import { meansLyeOrWater } from './lyeWords'
+import { meansLyeOrWater } from '../materials/lyeWords'
 
 const context = { library, scents: [{ id: 'fir-and-smoke', name: 'Fir & smoke' }] }
 const read = (text: string) => readLine(text, context)

@@ -12,7 +12,7 @@ import {
   type Reading,
   type ReadingContext,
 } from './line'
-import { notLyeIn } from './lyeWords'
+import { notLyeIn } from '../materials/lyeWords'
 import { asMaterial, settledAmount, substance } from './substances'
 
 export {

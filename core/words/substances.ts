@@ -16,7 +16,7 @@ import {
   type Reading,
 } from './line'
 import { isFiller, readName } from './materialNames'
-import { tokensOf } from './tokens'
+import { tokensOf } from '../materials/tokens'
 
 /* Lines that name something to put in: a fat, a liquid, an extra, a colourant, a scent. */
 

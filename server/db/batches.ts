@@ -11,7 +11,7 @@ import {
 import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import { upgradedFormula } from '#contracts/upgrade'
-import { thaw } from '#core/formula/freeze'
+import { thaw } from '#core/formula/frozen'
 import { factsAtOnce, factsOf } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { standingOf } from '#core/rack/standing'
@@ -58,14 +58,33 @@ const summary = (row: Row): BatchSummary => ({
   facts: JSON.parse(row.facts) as BatchFacts,
 })
 
+/**
+ * What was parsed of the batch that was read last, by what stands in the database: each event is read several times while it is
+ * told and worked out, and a batch may have thousands.
+ */
+let parsed = { batchId: '', events: new Map<string, ToldBatchEvent>() }
+
 /** Events are parsed on the way out too, so that one written before a key existed gets its usual value. */
-const eventsOf = (db: Db, batchId: string): ToldBatchEvent[] =>
-  db
+function eventsOf(db: Db, batchId: string): ToldBatchEvent[] {
+  const before = parsed.batchId === batchId ? parsed.events : new Map<string, ToldBatchEvent>()
+  const events = new Map<string, ToldBatchEvent>()
+  const rows = db
     .prepare<[string], { payload: string; at: string }>(
       'SELECT payload, at FROM batch_events WHERE batch_id = ? ORDER BY at, rowid',
     )
     .all(batchId)
-    .map(({ payload, at }) => ({ ...batchEventSchema.parse(JSON.parse(payload)), at }))
+  const read = rows.map(({ payload, at }) => {
+    const written = at + payload
+    const event = before.get(written) ?? {
+      ...batchEventSchema.parse(JSON.parse(payload)),
+      at,
+    }
+    events.set(written, event)
+    return event
+  })
+  parsed = { batchId, events }
+  return read
+}
 
 /** What facts are worked out from. */
 export interface FactsNeed {

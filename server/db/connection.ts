@@ -1,7 +1,7 @@
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import { basename, dirname } from 'node:path'
 import Database from 'better-sqlite3'
-import { plainWord } from '#core/words/tokens'
+import { plainWord } from '#core/materials/tokens'
 import { makeFolder } from './files'
 import { migrate, type Migration } from './migrate'
 import { photosOf } from './photos'

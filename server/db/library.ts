@@ -5,7 +5,7 @@ import { materials } from './documents'
 import { getWorkshop } from './workshop'
 
 /** The library as this workshop has it: what ships with Mantle, with its own materials and values. */
-export function libraryOf(db: Db): Library {
+export function workshopLibrary(db: Db): Library {
   return libraryWith(
     library,
     materials.list(db).map(({ document }) => document),

@@ -1,4 +1,4 @@
-import type { Chance } from '#core/risk/chance'
+import type { Chance } from '#core/statistics/randomSource'
 
 /**
  * A stand-in for a kitchen scale: what lies on it, seen through springs that need a moment to settle, noise, a zero that

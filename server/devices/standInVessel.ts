@@ -1,6 +1,6 @@
 import { iceBath, perMinuteOf } from '#core/heat/cooling'
 import { jugCapacity, peakWithoutLoss, type LyeJug } from '#core/heat/dissolving'
-import type { Chance } from '#core/risk/chance'
+import type { Chance } from '#core/statistics/randomSource'
 
 /** s in which most of the lye is dissolved, and in which a stove warms by what is missing. */
 const dissolving = 35

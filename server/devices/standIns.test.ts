@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { StreamedReading } from '#contracts/device'
 import { openJugPeak, suspectsWeakLye, type LyeJug } from '#core/heat/dissolving'
-import { chance } from '#core/risk/chance'
+import { chance } from '#core/statistics/randomSource'
 import { StandIns } from './standIns'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'

@@ -1,5 +1,5 @@
 import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
-import { chance } from '#core/risk/chance'
+import { chance } from '#core/statistics/randomSource'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'
 

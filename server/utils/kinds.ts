@@ -3,8 +3,8 @@ import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { library } from '#core/materials/library'
-import { meansLyeOrWater } from '#core/words/lyeWords'
-import { materialsUsed } from '#core/formula/freeze'
+import { meansLyeOrWater } from '#core/materials/lyeWords'
+import { materialsUsed } from '#core/formula/frozen'
 import * as stores from '../db/documents'
 
 export const formulaRoutes = documentRoutes({

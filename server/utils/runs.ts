@@ -1,5 +1,5 @@
 import type { Run, RunEvent, ToldEvent } from '#contracts/run'
-import { pouredBy } from '#core/bench/poured'
+import { pouredBy } from '#core/bench/run/poured'
 import { addEvents, getBatch } from '../db/batches'
 import type { Db } from '../db/connection'
 

@@ -1,6 +1,6 @@
 import { celsiusAt, fitCooling, type Curve } from '../../core/heat/cooling'
 import { meetingOf, meetingRange, windowOf } from '../../core/heat/meeting'
-import { chance } from '../../core/risk/chance'
+import { chance } from '../../core/statistics/randomSource'
 
 /*
  * How well the meeting moment is foretold after five minutes: readings every 30 s with Gaussian noise of 0.3 °C, the room

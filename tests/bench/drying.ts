@@ -1,4 +1,4 @@
-import { chance } from '../../core/risk/chance'
+import { chance } from '../../core/statistics/randomSource'
 import { dryingForecast, dryingPrior, fitDrying } from '../../core/rack/drying'
 import { dryDay, leftAfter } from '../../core/rack/dryingModel'
 

@@ -12,10 +12,10 @@ import { send } from '../support/send'
 import { demoTemplate, TestServer } from '../support/server'
 
 /*
- * Nobody who weighs at the bench waits for a batch that takes long: a batch on the rack with thousands of weighed bars is told
+ * Nobody who weighs at the bench waits for a batch that takes long: a batch on the rack with 12 000 weighed bars is told
  * something again and again, while weighings of another batch are kept. How long their answers take, against a quiet server.
  */
-const weighIns = 3000
+const weighIns = 1000
 const limit = 50
 const today = '2026-11-23'
 const file = demoTemplate()

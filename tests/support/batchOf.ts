@@ -7,7 +7,7 @@ import {
 import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import { blankFormula } from '#core/formula/blank'
-import { freeze } from '#core/formula/freeze'
+import { freeze } from '#core/batch/freeze'
 import { library } from '#core/materials/library'
 import { factsOf } from '#core/rack/facts'
 

@@ -1,8 +1,8 @@
 import { usualSetup } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { RunSetup } from '#contracts/run'
-import { contextOf, planFor } from '#core/bench/plan'
-import { freeze } from '#core/formula/freeze'
+import { contextOf, planFor } from '#core/bench/plan/plan'
+import { freeze } from '#core/batch/freeze'
 import { library } from '#core/materials/library'
 import { speaker } from '#core/units/say'
 

@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs'
+import { relative, resolve } from 'node:path'
 import { ESLint } from 'eslint'
 import { describe, expect, it } from 'vitest'
 
@@ -15,6 +17,10 @@ const broken: [file: string, code: string][] = [
     'core/formula/x.ts',
     "import { openDatabase } from '../../server/db/connection'\nexport const x = openDatabase\n",
   ],
+  ['core/units/x.ts', "import { freeze } from '../batch/freeze'\nexport const x = freeze\n"],
+  ['core/formula/x.ts', "import { remarksOn } from '../remarks'\nexport const x = remarksOn\n"],
+  ['core/bench/plan/x.ts', "import { runOf } from '../run/run'\nexport const x = runOf\n"],
+  ['core/rack/x.ts', "import type { Rule } from '../remarks/rule'\nexport type X = Rule\n"],
   ['core/formula/x.ts', 'export const x = Date.now()\n'],
   ['core/formula/x.ts', 'export const x = new Date()\n'],
   ['core/formula/x.ts', 'export const x = Math.random()\n'],
@@ -47,7 +53,18 @@ const fine: [file: string, code: string][] = [
 const faults = async (code: string, filePath: string) =>
   (await eslint.lintText(code, { filePath }))[0]!.messages.map(({ message }) => message)
 
+/** Folders of the core that hold files themselves. */
+const rooms = readdirSync('core', { withFileTypes: true, recursive: true })
+  .filter((entry) => entry.isFile())
+  .map(({ parentPath }) => relative('core', parentPath))
+  .filter((room, place, all) => room && all.indexOf(room) === place)
+
 describe('lint holds the arrows', () => {
+  it('knows on which floor every room of the core is', async () => {
+    const config: string = resolve('eslint.config.js')
+    const { coreRooms } = (await import(config)) as { coreRooms: string[] }
+    expect([...coreRooms].sort()).toEqual([...rooms].sort())
+  })
   it.each(broken)('%s may not %s', async (file, code) => {
     expect(await faults(code, file)).toHaveLength(1)
   })

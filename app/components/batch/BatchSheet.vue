@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { afterPlanOf } from '#core/bench/checks'
-import { libraryOf } from '#core/formula/freeze'
+import { afterPlanOf } from '#core/bench/run/checks'
+import { frozenLibrary } from '#core/formula/frozen'
 import { makingOrder, type WeighLine } from '#core/formula/makingOrder'
 import { patternOf } from '#core/formula/method'
 import { onScale } from '#core/formula/onScale'
@@ -15,7 +15,7 @@ import { fillings } from '#core/mould/fillings'
 const { batch } = defineProps<{ batch: Batch }>()
 const { say, settings } = storeToRefs(useWorkshop())
 
-const library = computed(() => libraryIn(libraryOf(batch.frozen), say.value))
+const library = computed(() => libraryIn(frozenLibrary(batch.frozen), say.value))
 const document = computed(() => batch.frozen.document)
 const onSheet = computed(() => onScale(document.value, library.value, settings.value.scale))
 const agrees = computed(() => onSheet.value.secondOpinion.agrees)

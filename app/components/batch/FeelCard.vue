@@ -2,7 +2,7 @@
 import type { Batch } from '#contracts/batch'
 import { traitRules } from '#core/character/coefficients'
 import { traitsOf } from '#core/character/traits'
-import { libraryOf } from '#core/formula/freeze'
+import { frozenLibrary } from '#core/formula/frozen'
 import { feelKinds, feelLines, traitsFelt, type Felt } from '#core/rack/feel'
 import { standingEvents } from '#core/rack/standing'
 
@@ -19,7 +19,7 @@ watch(
   { immediate: true },
 )
 const against = computed(() =>
-  traitsFelt(traitsOf(batch.frozen.result, libraryOf(batch.frozen)), felt.value),
+  traitsFelt(traitsOf(batch.frozen.result, frozenLibrary(batch.frozen)), felt.value),
 )
 const remarks = computed(() =>
   standingEvents(batch.events).flatMap((event) =>

@@ -5,8 +5,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaVersion } from '#contracts/version'
 import { applyPatch } from '#core/formula/patch'
 import { standingEvents } from '#core/rack/standing'
-import { causesOf, caseOf, type Cause } from '#core/rack/troubles/causes'
-import { troubleKinds } from '#core/rack/troubles/kinds'
+import { causesOf, caseOf, type Cause } from '#core/troubles/causes'
+import { troubleKinds } from '#core/troubles/kinds'
 
 /** What went wrong, its likely causes from the record of this very batch, what becomes of the bars, what to change next time. */
 const { batch } = defineProps<{ batch: Batch }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { afterPlan } from '#core/bench/checks'
+import { afterPlan } from '#core/bench/run/checks'
 
 /** The gel to expect and when to look, unwrap and unmould. */
 const { gel } = defineProps<{ gel: 'leave' | 'force' | 'prevent' }>()

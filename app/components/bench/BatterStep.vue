@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatterStage, Rescue } from '#contracts/benchWords'
-import { guideFor, normalAt, stageRank, stages } from '#core/bench/batter'
-import { pours } from '#core/bench/patterns'
+import { guideFor, normalAt, stageRank, stages } from '#core/bench/run/batter'
+import { pours } from '#core/batter/patterns'
 import { byBlender, patternOf } from '#core/formula/method'
 
 /** The batter: a running clock, one key for each stage, blender seconds, the usual times, and the guides. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mistakesOf } from '#core/bench/mistakes'
+import { mistakesOf } from '#core/bench/run/mistakes'
 
 /** The end: what was made, and in a rehearsal what a practised maker would have done otherwise. */
 const bench = useBench()

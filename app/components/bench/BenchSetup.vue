@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { RunSetup } from '#contracts/run'
-import type { PlanContext } from '#core/bench/context'
-import { isHard } from '#core/bench/fatSteps'
-import type { Plan } from '#core/bench/plan'
-import { lyeByPot } from '#core/bench/pots'
+import type { PlanContext } from '#core/bench/plan/context'
+import { isHard } from '#core/bench/plan/fatSteps'
+import type { Plan } from '#core/bench/plan/plan'
+import { lyeByPot } from '#core/bench/plan/pots'
 
 /** What the day and the maker decide: room, scale, thermometer, guard, and the ways that this formula leaves open. */
 const { ctx, plan } = defineProps<{ ctx: PlanContext; plan: Plan; fixed: boolean }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import type { PlanContext } from '#core/bench/context'
-import { firstAid, gateOf } from '#core/bench/gate'
-import type { Plan } from '#core/bench/plan'
+import type { PlanContext } from '#core/bench/plan/context'
+import { firstAid, gateOf } from '#core/bench/run/safetyCheck'
+import type { Plan } from '#core/bench/plan/plan'
 
 /** The plan on paper: the same steps with blanks, and a code that leads back to where it is written up. */
 const { batch, plan, ctx } = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { TriangleAlert, Undo2 } from '@lucide/vue'
-import { standingLine } from '#core/bench/gate'
-import { faceOf } from '#core/formula/face'
+import { standingLine } from '#core/bench/run/safetyCheck'
+import { faceOf } from '#core/formula/thumbnail'
 
 /** Whose batch, since when, where it is kept, and the line that stands until everything is rinsed. */
 const bench = useBench()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isDone } from '#core/bench/run'
+import { isDone } from '#core/bench/run/run'
 
 /** How much of each colour stayed in its cup: the record keeps what really went in, its oil included. */
 const bench = useBench()

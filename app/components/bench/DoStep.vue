@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { normalAt } from '#core/bench/batter'
+import { normalAt } from '#core/bench/run/batter'
 
 /** A step that is simply done, with what is normal at it. */
 const bench = useBench()

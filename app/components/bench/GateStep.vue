@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
-import { firstAid } from '#core/bench/gate'
+import { firstAid } from '#core/bench/run/safetyCheck'
 
 /** The room and clothing check: each point by one key, kept in the record. */
 const bench = useBench()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isIn, mayCombine } from '#core/heat/meeting'
-import { normalAt } from '#core/bench/batter'
-import { foretold } from '#core/bench/heatState'
+import { normalAt } from '#core/bench/run/batter'
+import { foretold } from '#core/bench/run/heatState'
 
 /** Steps that a temperature decides: lye dissolves, a vessel cools, both meet, milk is stirred in. */
 const bench = useBench()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { stages } from '#core/bench/batter'
-import { gateOf } from '#core/bench/gate'
-import { potsAsWeighed } from '#core/bench/asWeighed'
-import { contextOf, planFor } from '#core/bench/plan'
-import { runOf, weightsOf } from '#core/bench/run'
+import { stages } from '#core/bench/run/batter'
+import { gateOf } from '#core/bench/run/safetyCheck'
+import { potsAsWeighed } from '#core/bench/run/asWeighed'
+import { contextOf, planFor } from '#core/bench/plan/plan'
+import { runOf, weightsOf } from '#core/bench/run/run'
 
 /** What was made at the bench: the figures by the weights, each weighing, temperatures, the batter, notes. */
 const { batch, run } = defineProps<{ batch: Batch; run: Run }>()

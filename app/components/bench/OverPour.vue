@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { OverChoice } from '#core/bench/overPour'
+import type { OverChoice } from '#core/bench/run/overPour'
 import type { WeighingNow } from '~/composables/useWeighing'
 
 /** Too much went in: what it does, and each way on with the batch it makes. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { gateOf } from '#core/bench/gate'
-import { mistakesOf } from '#core/bench/mistakes'
-import { contextOf, planFor } from '#core/bench/plan'
-import { runOf, weighedSoFar } from '#core/bench/run'
+import { gateOf } from '#core/bench/run/safetyCheck'
+import { mistakesOf } from '#core/bench/run/mistakes'
+import { contextOf, planFor } from '#core/bench/plan/plan'
+import { runOf, weighedSoFar } from '#core/bench/run/run'
 import { suspectsWeakLye } from '#core/heat/dissolving'
 import { blankPaper, paperEvents, type PaperDraft } from '~/utils/paperEvents'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RunSetup } from '#contracts/run'
-import { mayMove, type Plan } from '#core/bench/plan'
+import { mayMove, type Plan } from '#core/bench/plan/plan'
 import { ArrowDown, ArrowUp, Plus, Trash2, Undo2 } from '@lucide/vue'
 
 /** The steps of a plan in order, to be moved, left out and added to before the start. */

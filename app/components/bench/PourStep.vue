@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { normalAt, stages } from '#core/bench/batter'
-import { pours } from '#core/bench/patterns'
+import { normalAt, stages } from '#core/bench/run/batter'
+import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
 
 /** The pour: the order of the pots, what each still needs, and the mould filling up. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { contextOf, planFor } from '#core/bench/plan'
+import { contextOf, planFor } from '#core/bench/plan/plan'
 import { Printer } from '@lucide/vue'
 
 /** The plan before the start: the day's setup, the steps with their times, the vessels; then print or begin. */

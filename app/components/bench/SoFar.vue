@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isDone } from '#core/bench/run'
+import { isDone } from '#core/bench/run/run'
 
 /** The batch as weighed so far, and what is off. */
 const { soFar, plan, state, ctx, gate } = useBench()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
-import { isDone } from '#core/bench/run'
-import type { Step } from '#core/bench/step'
+import { isDone } from '#core/bench/run/run'
+import type { Step } from '#core/bench/plan/step'
 
 /** The whole plan at the side: what is done, what is on, what comes, with the weights that were taken. */
 const bench = useBench()

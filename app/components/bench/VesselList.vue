@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Plan } from '#core/bench/plan'
+import type { Plan } from '#core/bench/plan/plan'
 
 /** The vessels to lay out by size, with the workshop's own that will do, and the tools beside them. */
 defineProps<{ plan: Plan }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { weighedSoFar } from '#core/bench/run'
+import { weighedSoFar } from '#core/bench/run/run'
 
 /** A weighing: the live figure, what is missing, the band, scoops and loads, typing, and what to do about too much. */
 const bench = useBench()

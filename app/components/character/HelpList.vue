@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { traitRules } from '#core/character/coefficients'
-import { whatWouldHelp, type Help } from '#core/character/help'
+import { whatWouldHelp, type Help } from '#core/finder/help'
 import { distance } from '#core/character/regions'
 import { useDebounceFn } from '@vueuse/core'
 

@@ -2,7 +2,7 @@
 import { traits as traitIds } from '#contracts/words'
 import { traitRules } from '#core/character/coefficients'
 import { standing } from '#core/character/regions'
-import { substitutesFor, withFat } from '#core/character/swap'
+import { substitutesFor, withFat } from '#core/finder/swap'
 import { shownTrait } from '#core/character/traits'
 import { inSentence } from '#core/formula/names'
 import { plainName } from '#core/materials/find'

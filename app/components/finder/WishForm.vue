@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { uses, type Use } from '#contracts/words'
-import { usualFats } from '#core/character/help'
+import { usualFats } from '#core/finder/help'
 import { exclusions, type Exclusion } from '#core/finder/wish'
 import { plainName } from '#core/materials/find'
 import type { WishDraft } from '~/utils/wishDraft'

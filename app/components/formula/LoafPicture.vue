@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { patternOf } from '#core/formula/method'
 import type { FormulaDocument } from '#contracts/formula'
-import { faceOf, partColour } from '#core/formula/face'
+import { faceOf, partColour } from '#core/formula/thumbnail'
 
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
 const { library } = storeToRefs(useMaterials())

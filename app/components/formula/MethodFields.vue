@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { patterns, type Pattern } from '#contracts/words'
-import { pours } from '#core/bench/patterns'
+import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
-import { reasonsOf, workingTime } from '#core/bench/workingTime'
+import { reasonsOf, workingTime } from '#core/batter/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
 const { document, result, put } = useFormulaEditor()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PartLine } from '#contracts/formula'
 import { shareTolerance } from '#core/formula/compute'
-import { partColour } from '#core/formula/face'
+import { partColour } from '#core/formula/thumbnail'
 import { ratioFrom } from '#core/water/ways'
 
 /** The batter divided into pots: share, own water, own colour, scent or none. */

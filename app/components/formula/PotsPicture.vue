@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { partColour } from '#core/formula/face'
+import { partColour } from '#core/formula/thumbnail'
 import { batterMillilitres, potFor } from '#core/formula/volume'
 import { documentOfPart } from '#core/formula/parts'
 import { lyeWeighed } from '#core/formula/pot'
-import { workingTime } from '#core/bench/workingTime'
+import { workingTime } from '#core/batter/workingTime'
 
 /** The pots of a divided batter, to one scale, with the lye and the water of each written inside it. */
 const { document, weighed } = useFormulaEditor()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FormulaVersion, VersionNotes } from '#contracts/version'
-import { changesBetween, inOneLine } from '#core/formula/changes'
+import { changesBetween, inOneLine } from '#core/versions/changes'
 
 /** The named versions of a formula: keep one, say what it was for, later whether it did it; compare and bring back. */
 const editor = useFormulaEditor()

@@ -2,7 +2,7 @@
 import type { Batch } from '#contracts/batch'
 import { dryingCurve } from '#core/rack/drying'
 import { dryingOf, weighInsOf } from '#core/rack/facts'
-import { chance } from '#core/risk/chance'
+import { chance } from '#core/statistics/randomSource'
 import { addDays, daysBetween } from '#core/units/days'
 
 /** How the bars of a batch dry: what was weighed, the fitted curve with its band, today, and the day they are dry. */

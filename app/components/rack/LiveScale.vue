@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StreamedReading } from '#contracts/device'
 import { usualSetup } from '#contracts/benchWords'
-import { isSteady } from '#core/bench/weighing'
+import { isSteady } from '#core/bench/run/weighing'
 
 /** The scale of a round: which one, what it says now, and whether that holds still. */
 const live = defineModel<{ grams: number | null; steady: boolean }>({ required: true })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Face } from '#core/formula/face'
+import type { Face } from '#core/formula/thumbnail'
 
 /** A bar of soap by its face: the planed corners, the soap's colour, the wave of its pour. */
 const {

@@ -3,7 +3,7 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import type { BatchSummary } from '#contracts/batch'
 import { standingOf, type Stage } from '#core/rack/standing'
 import { watchDebounced } from '@vueuse/core'
-import { plainWord } from '#core/words/tokens'
+import { plainWord } from '#core/materials/tokens'
 import { stations } from '~/utils/stations'
 
 interface Hit {

@@ -2,7 +2,7 @@
 import { gramsPer } from '#core/units/measures'
 import { readNumber } from '#core/units/readNumber'
 import { amountOf, amountsIn } from '#core/words/amount'
-import { tokensOf } from '#core/words/tokens'
+import { tokensOf } from '#core/materials/tokens'
 
 /**
  * The one way to enter a number. It speaks the workshop's units, takes either decimal mark and amounts such as

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
-import { changesBetween, inOneLine } from '#core/formula/changes'
+import { changesBetween, inOneLine } from '#core/versions/changes'
 import { leftAfter } from '#core/rack/dryingModel'
 import { feelKinds, feelLines } from '#core/rack/feel'
 import { standingEvents } from '#core/rack/standing'
-import { troubleKinds } from '#core/rack/troubles/kinds'
+import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
 
 /** Two batches side by side: what differed, how they dried, what became of them. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { faceOf } from '#core/formula/face'
+import { faceOf } from '#core/formula/thumbnail'
 import { standingOf } from '#core/rack/standing'
 
 /** The bench as a station: go on, begin, practise, write up from paper. */

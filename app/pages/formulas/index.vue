@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
-import { faceOf } from '#core/formula/face'
-import { plainWord } from '#core/words/tokens'
+import { faceOf } from '#core/formula/thumbnail'
+import { plainWord } from '#core/materials/tokens'
 import { useNames } from '~/utils/useNames'
 
 const { library } = storeToRefs(useMaterials())

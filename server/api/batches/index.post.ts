@@ -1,10 +1,11 @@
 import { newBatchSchema } from '#contracts/batch'
-import { faceOf } from '#core/formula/face'
+import { faceOf } from '#core/formula/thumbnail'
 import { faultsInFormula } from '#core/formula/faults'
-import { freeze, openStops } from '#core/formula/freeze'
+import { freeze } from '#core/batch/freeze'
+import { openStops } from '#core/formula/frozen'
 import { getBatch, makeBatch } from '../../db/batches'
 import { formulas } from '../../db/documents'
-import { libraryOf } from '../../db/library'
+import { workshopLibrary } from '../../db/library'
 
 export default route(
   newBatchSchema,
@@ -19,7 +20,7 @@ export default route(
     if (formula.revision !== body.revision)
       refuse(409, 'The formula has changed since; look at it once more.', 'revision')
     const { document } = formula
-    const library = libraryOf(db)
+    const library = workshopLibrary(db)
     const faults = faultsInFormula(document, library)
     if (faults.length) throw new Refusal(422, faults)
     const frozen = freeze(document, library, body.overruled)

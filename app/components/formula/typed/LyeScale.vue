@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LyeCompared } from '#core/formula/typed'
+import type { LyeCompared } from '#core/words/typed'
 
 /** A typed lye beside the formula's own, on one rule of superfat: what burns, what cleans, what is a body bar, what is soft. */
 const { compared, mine } = defineProps<{ compared: LyeCompared; mine: number }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { peekFinds, type PeekFind } from '#contracts/rackWords'
-import { hasMilk } from '#core/rack/troubles/case'
-import { libraryOf } from '#core/formula/freeze'
+import { hasMilk } from '#core/troubles/case'
+import { frozenLibrary } from '#core/formula/frozen'
 import { peekAdvice } from '#core/rack/inMould'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
 
@@ -14,7 +14,7 @@ const found = ref<PeekFind>('fine')
 const milk = computed(
   () =>
     !!whole.value &&
-    hasMilk({ result: whole.value.frozen.result, library: libraryOf(whole.value.frozen) }),
+    hasMilk({ result: whole.value.frozen.result, library: frozenLibrary(whole.value.frozen) }),
 )
 const advice = computed(() => peekAdvice(found.value, milk.value))
 watchEffect(() => (answer.value = { kind: 'checked', check: 'peek', found: found.value }))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { troubles, type Trouble } from '#contracts/rackWords'
-import { troubleKinds } from '#core/rack/troubles/kinds'
+import { troubleKinds } from '#core/troubles/kinds'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
 
 /** Something wrong with the bars. Its causes are looked for on the page of the batch. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StoredFormula } from '#contracts/workshop'
 import { faultsInFormula } from '#core/formula/faults'
-import { freeze } from '#core/formula/freeze'
+import { freeze } from '#core/batch/freeze'
 import type { Frozen } from '#contracts/result'
 import type { RunEvent } from '#contracts/run'
 

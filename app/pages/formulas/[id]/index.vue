@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { uses, type Use } from '#contracts/words'
 import type { Remark } from '#contracts/result'
-import { formulaAsText } from '#core/formula/asText'
+import { formulaAsText } from '#core/exchange/asText'
 import { scaleFormula } from '#core/formula/edit'
 import type { Figure } from '#core/formula/explain'
 import { roundedToScale } from '#core/formula/onScale'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { faceOf } from '#core/formula/face'
-import { changesBetween } from '#core/formula/changes'
-import type { MergePlace, Side } from '#core/formula/merge'
+import { faceOf } from '#core/formula/thumbnail'
+import { changesBetween } from '#core/versions/changes'
+import type { MergePlace, Side } from '#core/versions/merge'
 
 /** A formula that was changed in two places at once: both sides beside what comes of them together. */
 const route = useRoute()

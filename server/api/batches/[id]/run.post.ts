@@ -1,5 +1,5 @@
 import { startRunSchema } from '#contracts/run'
-import { contextOf, planFor } from '#core/bench/plan'
+import { contextOf, planFor } from '#core/bench/plan/plan'
 import { standingOf } from '#core/rack/standing'
 import { speaker } from '#core/units/say'
 import { getBatch } from '../../../db/batches'

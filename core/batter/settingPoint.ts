@@ -1,0 +1,24 @@
+import type { FormulaResult } from '#contracts/result'
+import type { Library } from '../materials/library'
+
+/**
+ * °C below which the hard fats of a blend begin to set: the mean of where they soften, lower the more liquid oil dissolves
+ * them (20 °C for a drop in an ocean of oil). An estimate.
+ */
+export function settingC({
+  result,
+  library,
+}: {
+  result: FormulaResult
+  library: Library
+}): number | null {
+  let share = 0
+  let warmth = 0
+  for (const fat of result.fats) {
+    const softens = library.fats.get(fat.id)?.softens
+    if (!softens) continue
+    share += fat.share
+    warmth += fat.share * softens.value
+  }
+  return share > 0.15 ? warmth / share - 20 * (1 - share) : null
+}

@@ -1,0 +1,246 @@
+import type { Frozen } from '#contracts/result'
+import type { RunSetup } from '#contracts/run'
+import { partColour, faceOf } from '../../formula/thumbnail'
+import { frozenLibrary } from '../../formula/frozen'
+import { onScale as roundToScale } from '../../formula/onScale'
+import { windowOf, type Window } from '../../heat/meeting'
+import { libraryIn } from '../../materials/inUnits'
+import { openJugPeak, type LyeJug } from '../../heat/dissolving'
+import type { Speaker } from '../../units/say'
+import { scorchingLiquids } from '../../water/milk'
+import { batterSteps } from './batterSteps'
+import { toleranceOf, type PlanContext } from './context'
+import { fatsAt, fatSteps, isHard } from './fatSteps'
+import { lyeJugOf } from './jug'
+import { lyeSteps } from './lyeSteps'
+import { dividingOf, lyeByPot, potsOf, type Dividing } from './pots'
+import { readySteps } from './readySteps'
+import type { PotPlan, Step, VesselPlan } from './step'
+import { timelineOf, type TimedStep } from './timeline'
+import { toolsOf, vesselsOf } from './vessels'
+import { workingTime } from '../../batter/workingTime'
+
+/** A batch as an ordered list of steps for its own method. */
+export interface Plan {
+  steps: Step[]
+  pots: PotPlan[]
+  dividing: Dividing
+  vessels: VesselPlan[]
+  tools: string[]
+  times: TimedStep[]
+  /** Minutes from the first step to the last. */
+  minutes: number
+  window: Window
+  jug: LyeJug
+  peak: { low: number; high: number }
+  /** Minutes from emulsion to too thick, by the model. */
+  working: number
+  /** Both ways of working out the lye agree; without it no lye step shows its number. */
+  agrees: boolean
+  /** g to which everything was rounded. */
+  scale: number
+}
+
+/** Everything the plan is made from: a batch's frozen formula, the day's setup, the workshop's scale. */
+export function contextOf(
+  frozen: Frozen,
+  setup: RunSetup,
+  scale: number,
+  say: Speaker,
+): PlanContext {
+  const library = libraryIn(frozenLibrary(frozen), say)
+  const { document } = frozen
+  const onScale = roundToScale(document, library, scale)
+  const scorches = scorchingLiquids(document, library).length > 0
+  const { lyeC, oilsC } = document.method
+  return {
+    document,
+    library,
+    onScale,
+    pots: potsOf(document, onScale),
+    dividing: dividingOf(document, setup.divide),
+    setup,
+    say,
+    scorches,
+    meltsByLye:
+      setup.meltBy === 'lye' &&
+      !scorches &&
+      !lyeByPot(document) &&
+      fatsAt(onScale.result, 'pot').some(({ id, grams }) => grams > 0 && isHard(library, id)),
+    window: windowOf(lyeC, oilsC, scorches ? setup.guardC : null),
+  }
+}
+
+function usualSteps(ctx: PlanContext): Step[] {
+  const { document, onScale, pots, setup, say } = ctx
+  const first: Step[] = [
+    {
+      id: 'gate',
+      kind: 'gate',
+      says: 'Clear the room, dress',
+      short: 'Clear the room, dress',
+      how: 'Every point is confirmed before any lye is shown.',
+      minutes: 3,
+      after: [],
+      needed: true,
+    },
+    {
+      id: 'mould',
+      kind: 'do',
+      says: 'Line or grease the mould, set it level',
+      short: 'Line the mould',
+      how: 'Now, not when the batter is running away. Lid and cover beside it.',
+      minutes: 5,
+      after: [],
+      needed: false,
+    },
+    {
+      id: 'lay-out',
+      kind: 'do',
+      says: 'Lay everything out',
+      short: 'Lay everything out',
+      how: 'Vessels by size, bottles loosened, pots labelled. Smell every fat; look at dates and that there is enough.',
+      minutes: 5,
+      after: [],
+      needed: false,
+    },
+  ]
+  const lye = lyeByPot(document)
+    ? pots.flatMap(({ result }, pot) => lyeSteps(ctx, result, pot))
+    : lyeSteps(ctx, onScale.result, null)
+  const fats = fatSteps(ctx)
+  const ready = readySteps(ctx)
+  const { method } = document
+  const meet: Step = {
+    id: 'meet',
+    kind: 'meet',
+    says: ctx.meltsByLye ? 'Stir until it is one warm, clear liquid' : 'Let the temperatures meet',
+    short: ctx.meltsByLye ? 'One warm liquid' : 'Temperatures meet',
+    how: ctx.meltsByLye
+      ? 'The hot lye is in the fats already; what is left of it goes in now.'
+      : setup.thermometer
+        ? `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, ${say.degreesApart(3)} to either side.`
+        : 'No thermometer: both vessels warm to the hand, not hot, and alike.',
+    why: 'Far apart or too cold, hard fat sets before there is soap: false trace.',
+    minutes: 1,
+    after: [...lye, ...fats].map(({ id }) => id),
+    needed: true,
+    lye: true,
+  }
+  const rest = batterSteps(
+    ctx,
+    ready.map(({ id }) => id),
+  )
+  return merged(ctx, [...first, ...lye, ...fats, ...ready, meet, ...rest])
+}
+
+/** The same material twice for the same vessel is weighed once. */
+function merged({ onScale }: PlanContext, steps: Step[]): Step[] {
+  const byId = new Map<string, Step>()
+  for (const step of steps) {
+    const before = byId.get(step.id)
+    if (!before?.weigh || !step.weigh) {
+      if (!before) byId.set(step.id, step)
+      continue
+    }
+    const grams = before.weigh.grams + step.weigh.grams
+    const tolerance = toleranceOf(before.weigh.kind, grams, onScale.scale)
+    byId.set(step.id, { ...before, weigh: { ...before.weigh, grams, tolerance } })
+  }
+  return [...byId.values()]
+}
+
+/** The steps with what the maker changed: own ones put in, some left out, in the maker's order where nothing stands against it. */
+export function arrange(
+  steps: Step[],
+  { order, leftOut, own }: Pick<RunSetup, 'order' | 'leftOut' | 'own'>,
+): Step[] {
+  const gone = new Set(leftOut)
+  const list = steps.filter(({ id, needed }) => needed || !gone.has(id))
+  for (const { id, after, says, minutes } of own) {
+    const step: Step = {
+      id,
+      kind: 'do',
+      says,
+      short: says,
+      how: 'Your own step.',
+      minutes,
+      after: [],
+      needed: false,
+    }
+    const place = after === null ? -1 : list.findIndex((other) => other.id === after)
+    list.splice(after !== null && place < 0 ? list.length : place + 1, 0, step)
+  }
+  const here = new Set(list.map(({ id }) => id))
+  const known = list.map((step) => ({ ...step, after: step.after.filter((id) => here.has(id)) }))
+  if (!order.length) return known
+  const rank = new Map(order.map((id, index) => [id, index]))
+  // A step that the order does not name keeps its place behind the one before it.
+  let last = -1
+  const wanted = known.map((step) => {
+    last = rank.get(step.id) ?? last
+    return { step, rank: last }
+  })
+  const sorted = wanted.sort((a, b) => a.rank - b.rank).map(({ step }) => step)
+  return fitting(sorted)
+}
+
+/** Steps in the order given, each as early as what it waits for allows. */
+function fitting(steps: Step[]): Step[] {
+  const done = new Set<string>()
+  const left = [...steps]
+  const out: Step[] = []
+  while (left.length) {
+    const next = Math.max(
+      0,
+      left.findIndex(({ after }) => after.every((id) => done.has(id))),
+    )
+    const [step] = left.splice(next, 1)
+    done.add(step!.id)
+    out.push(step!)
+  }
+  return out
+}
+
+/** Whether a step may stand at another place in the list: behind all it waits for, before all that wait for it. */
+export function mayMove(steps: Step[], from: number, to: number): boolean {
+  const step = steps[from]
+  if (!step || to < 0 || to >= steps.length || step.kind === 'gate') return false
+  const moved = steps.filter((_, index) => index !== from)
+  moved.splice(to, 0, step)
+  const place = new Map(moved.map(({ id }, index) => [id, index]))
+  return moved.every(({ id, after }) =>
+    after.every((before) => place.get(before)! < place.get(id)!),
+  )
+}
+
+/** The plan of a batch, for this method, this scale and this day. */
+export function planFor(ctx: PlanContext): Plan {
+  const { document, library, onScale, pots } = ctx
+  const steps = arrange(usualSteps(ctx), ctx.setup)
+  const times = timelineOf(ctx, steps)
+  const jug = lyeJugOf(ctx)
+  const face = faceOf(document, library)
+  return {
+    steps,
+    pots: pots.map(({ name, share, result }, index) => ({
+      name,
+      share,
+      colour: document.parts[index]
+        ? partColour(document, document.parts[index], library)
+        : face.base,
+      batter: result.batter,
+    })),
+    dividing: ctx.dividing,
+    vessels: vesselsOf(ctx, steps),
+    tools: toolsOf(ctx),
+    times,
+    minutes: times.at(-1)?.to ?? 0,
+    window: ctx.window,
+    jug,
+    peak: openJugPeak(jug),
+    working: workingTime(document, onScale.result, library).minutes,
+    agrees: onScale.secondOpinion.agrees,
+    scale: onScale.scale,
+  }
+}

@@ -1,0 +1,124 @@
+import { inSentence } from '../../formula/names'
+import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
+import { fatsAt } from './fatSteps'
+import type { Pot } from './pots'
+import type { Step } from './step'
+
+/** Colours and other extras of one cup, each with the oil it is rubbed into, scents, and fats kept for trace. */
+function cupsFor(
+  ctx: PlanContext,
+  pots: Pot[],
+  pot: number | null,
+  lines: (index: number, common: number) => boolean,
+) {
+  const { library, onScale, document } = ctx
+  const steps: Step[] = []
+  const common = document.additives.length
+  const scale = onScale.scale
+  const sum = (grams: number[]) => grams.reduce((all, one) => all + one, 0)
+  const named = forPot(ctx, pot)
+  const first = pots[0]!
+  first.document.additives.forEach((line, index) => {
+    if (!lines(index, common)) return
+    const extra = first.result.additives[index]!
+    const grams = sum(pots.map(({ result }) => result.additives[index]?.grams ?? 0))
+    if (!(grams > 0)) return
+    const carrier = line.carrier
+    const oil = carrier ? Math.round((grams * (carrier.ratio ?? 0)) / scale) * scale : 0
+    const after: string[] = []
+    if (carrier && oil > 0) {
+      const name = library.fats.get(carrier.id)?.name ?? carrier.id
+      const id = `weigh:carrier:${extra.id}`
+      after.push(at(id, pot))
+      steps.push(
+        weighStep(ctx, {
+          id,
+          says: `Weigh the ${inSentence(name)} to rub the ${inSentence(extra.name)} into${named}`,
+          short: `${name} for ${inSentence(extra.name)}${named}`,
+          how:
+            carrier.from === 'formula'
+              ? 'It is taken from the formula’s own oils.'
+              : 'It comes on top of the formula’s oils and counts in the superfat.',
+          vessel: at(`cup:${extra.id}`, pot),
+          weigh: { kind: 'carrier', id: carrier.id, name, substance: 'fat', grams: oil, pot },
+        }),
+      )
+    }
+    if (extra.moment !== 'trace') return
+    steps.push(
+      portionStep(ctx, 'additive', { ...extra, grams }, pot, {
+        says: `Weigh the ${inSentence(extra.name)}${carrier ? ' into its oil and rub it smooth' : ''}${named}`,
+        short: `${extra.name} ready${named}`,
+        how: carrier
+          ? 'No streaks left: what is not rubbed in now bleeds colour in the lather.'
+          : 'In its own cup, beside the pot.',
+        minutes: 2,
+        after,
+        vessel: at(`cup:${extra.id}`, pot),
+        alone: true,
+      }),
+    )
+  })
+  return steps
+}
+
+function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
+  const named = forPot(ctx, pot)
+  const [first] = pots
+  return (first?.result.scents ?? []).flatMap((scent, index) => {
+    const grams = pots.reduce((sum, { result }) => sum + (result.scents[index]?.grams ?? 0), 0)
+    if (!(grams > 0) || scent.moment !== 'trace') return []
+    return [
+      portionStep(ctx, 'scent', { ...scent, grams }, pot, {
+        says: `Weigh the ${inSentence(scent.name)}${named}`,
+        short: `${scent.name} ready${named}`,
+        how: 'Weighed, never spooned or dripped. Glass or steel, not thin plastic. Covered.',
+        vessel: at('scent-cup', pot),
+        alone: true,
+      }),
+    ]
+  })
+}
+
+/** Everything that stands ready before the lye goes in: colours, scents, fats and liquids kept for trace. */
+export function readySteps(ctx: PlanContext): Step[] {
+  const { pots, dividing, onScale } = ctx
+  const { result } = onScale
+  const steps: Step[] = []
+  if (dividing === 'none') steps.push(...cupsFor(ctx, pots, null, () => true))
+  else if (dividing === 'upfront')
+    pots.forEach((one, pot) => steps.push(...cupsFor(ctx, [one], pot, () => true)))
+  else {
+    steps.push(...cupsFor(ctx, pots, null, (index, common) => index < common))
+    pots.forEach((one, pot) =>
+      steps.push(...cupsFor(ctx, [one], pot, (index, common) => index >= common)),
+    )
+  }
+  for (const fat of fatsAt(result, 'trace').filter(({ grams }) => grams > 0))
+    steps.push(
+      portionStep(ctx, 'fat', fat, null, {
+        id: `weigh:fat:${fat.id}:trace`,
+        says: `Weigh the ${inSentence(fat.name)} kept for trace`,
+        short: `${fat.name} for trace`,
+        how: 'Melted and as warm as the batter, or it sets in it.',
+        vessel: 'trace-cup',
+        alone: true,
+      }),
+    )
+  for (const liquid of result.liquids.filter(
+    ({ moment, grams }) => moment === 'trace' && grams > 0,
+  ))
+    steps.push(
+      portionStep(ctx, 'liquid', liquid, null, {
+        id: `weigh:liquid:${liquid.id}:trace`,
+        says: `Weigh the ${inSentence(liquid.name)} for trace`,
+        short: `${liquid.name} for trace`,
+        how: 'Stirred smooth, at room temperature.',
+        vessel: 'trace-cup',
+        alone: true,
+      }),
+    )
+  if (dividing === 'none') steps.push(...scentCups(ctx, pots, null))
+  else pots.forEach((one, pot) => steps.push(...scentCups(ctx, [one], pot)))
+  return steps
+}

@@ -1,0 +1,96 @@
+import type { VesselKind } from '#contracts/benchWords'
+import type { Substance } from '../../formula/makingOrder'
+
+/** What is weighed. `share` is a part of what is really in the jug, poured off by weight. */
+export type WeighedKind =
+  | 'water'
+  | 'ice'
+  | 'naoh'
+  | 'koh'
+  | 'solution'
+  | 'fat'
+  | 'carrier'
+  | 'liquid'
+  | 'additive'
+  | 'scent'
+  | 'share'
+
+export interface Weighing {
+  kind: WeighedKind
+  /** Id of the material; for a share what is divided: "oils", "lye", "batter". */
+  id: string
+  name: string
+  substance: Substance
+  /** g as planned. */
+  grams: number
+  /** g by which it may miss to either side. */
+  tolerance: number
+  /** The pot it is for; null when it is for all of them. */
+  pot: number | null
+  /** Share of what is divided, 0–1; 0 for everything else. */
+  share: number
+  /** Whether it can be spooned out again: it lies in a cup of its own. */
+  alone: boolean
+}
+
+export type StepKind =
+  | 'gate'
+  | 'do'
+  | 'weigh'
+  | 'dissolve'
+  | 'cool'
+  | 'melt'
+  | 'stir-in'
+  | 'meet'
+  | 'combine'
+  | 'batter'
+  | 'pour'
+  | 'cover'
+  | 'rinse'
+
+/** One step of the bench. */
+export interface Step {
+  id: string
+  kind: StepKind
+  /** What to do, as a heading. */
+  says: string
+  /** The same for the list at the side. */
+  short: string
+  /** How, in one or two lines. */
+  how: string
+  why?: string
+  /** Attended minutes, usually. */
+  minutes: number
+  /** Steps that must be finished first. */
+  after: string[]
+  weigh?: Weighing
+  /** Vessel that it goes into or concerns. */
+  vessel?: string
+  /** The vessel whose temperature counts, and the most it may be, °C. */
+  watch?: { vessel: VesselKind; most: number }
+  /** Pots it concerns. */
+  pot?: number
+  /** Cannot be left out. */
+  needed: boolean
+  /** Shows an amount of lye, or handles it. */
+  lye?: boolean
+}
+
+export interface PotPlan {
+  name: string
+  share: number
+  colour: string
+  /** g of batter as planned. */
+  batter: number
+}
+
+/** A vessel to lay out. */
+export interface VesselPlan {
+  id: string
+  says: string
+  /** ml that it will hold. */
+  millilitres: number
+  /** ml that it should take, with room to stir. */
+  size: number
+  of: string
+}

@@ -1,0 +1,127 @@
+import type { PlanContext } from '../plan/context'
+import { celsiusAtCombine } from './batter'
+import { mayCombine } from '../../heat/meeting'
+import type { Plan } from '../plan/plan'
+import { gatePassed, isDone, targetOf, type RunState, weighedSoFar } from './run'
+
+/** One thing that a practised maker would have done otherwise. */
+export interface Mistake {
+  about: 'safety' | 'order' | 'weight' | 'temperature' | 'batter'
+  severity: 'stop' | 'think' | 'know'
+  says: string
+  because: string
+}
+
+/** What went wrong in a run, the gravest first: safety, order, weights, temperatures, batter. */
+export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mistake[] {
+  const found: Mistake[] = []
+  const { say } = ctx
+  const doneAt = (id: string) => state.steps.get(id)?.doneAt ?? null
+  const firstLye = Math.min(
+    ...plan.steps.filter(({ lye }) => lye).map(({ id }) => doneAt(id) ?? Infinity),
+  )
+  const gateAt = doneAt('gate')
+  if (
+    Number.isFinite(firstLye) &&
+    (!gatePassed(ctx, state) || gateAt === null || gateAt > firstLye)
+  )
+    found.push({
+      about: 'safety',
+      severity: 'stop',
+      says: 'Lye was handled before the room and clothing check was through.',
+      because: 'A splash in the first minute hits the eye that had no goggles yet.',
+    })
+  if (state.finished && !isDone(state, 'rinse'))
+    found.push({
+      about: 'safety',
+      severity: 'think',
+      says: 'The run ended before everything was rinsed.',
+      because: 'Lye dries invisibly on jugs and tops; the next person has no gloves on.',
+    })
+  for (const step of plan.steps) {
+    const when = doneAt(step.id)
+    if (when === null) continue
+    const early = step.after.filter((id) => (doneAt(id) ?? Infinity) > when)
+    for (const id of early) {
+      const before = plan.steps.find((other) => other.id === id)!
+      found.push({
+        about: 'order',
+        severity: step.lye ? 'stop' : 'think',
+        says: `“${step.short}” came before “${before.short}”.`,
+        because:
+          step.kind === 'dissolve'
+            ? 'What has to dissolve in the water does so before the lye; afterwards it is too late.'
+            : (before.why ?? `It waits for that: ${before.how}`),
+      })
+    }
+  }
+  for (const step of plan.steps) {
+    const told = state.steps.get(step.id)
+    if (!step.weigh || told?.doneAt == null) continue
+    const off = told.grams - targetOf(plan, state, step)
+    if (Math.abs(off) <= step.weigh.tolerance + 1e-6) continue
+    const lye = step.weigh.substance === 'lye'
+    found.push({
+      about: 'weight',
+      severity: lye && off > 0 ? 'stop' : lye ? 'think' : 'know',
+      says: `${step.weigh.name}: ${say.mass(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}.`,
+      because: lye
+        ? `It moves the superfat: as weighed it is ${say.percent(weighedSoFar(ctx, plan, state).superfat, 1)}.`
+        : `Within ${say.mass(step.weigh.tolerance)} nobody would notice.`,
+    })
+  }
+  const total = weighedSoFar(ctx, plan, state).superfat
+  if (total < 0)
+    found.push({
+      about: 'weight',
+      severity: 'stop',
+      says: `Free lye: superfat as weighed ${say.percent(total, 1)}.`,
+      because: 'Such bars burn. They are not used on skin.',
+    })
+  const lyeC = celsiusAtCombine(state, 'lye')
+  const oilsC = celsiusAtCombine(state, 'oils')
+  if (lyeC !== null && oilsC !== null && !mayCombine(plan.window, lyeC, oilsC))
+    found.push({
+      about: 'temperature',
+      severity: 'think',
+      says: `Combined with the lye at ${say.temperature(lyeC)} and the oils at ${say.temperature(oilsC)}.`,
+      because: `Wanted were ${say.temperature(plan.window.lye.low)} to ${say.temperature(plan.window.lye.high)} and ${say.temperature(plan.window.oils.low)} to ${say.temperature(plan.window.oils.high)}, no more than ${say.degreesApart(plan.window.apart)} apart: cold or far apart gives false trace.`,
+    })
+  for (const step of plan.steps) {
+    if (!step.watch || !ctx.scorches) continue
+    const from = step.after.map((id) => doneAt(id) ?? 0).reduce((a, b) => Math.max(a, b), 0)
+    const to = doneAt(step.id)
+    if (to === null || step.kind === 'cool') continue
+    const hottest = Math.max(
+      -Infinity,
+      ...state.readings[step.watch.vessel]
+        .filter(({ minutes }) => minutes >= from && minutes <= to)
+        .map(({ celsius }) => celsius),
+    )
+    if (hottest > step.watch.most + 0.5)
+      found.push({
+        about: 'temperature',
+        severity: 'think',
+        says: `The milk got to ${say.temperature(hottest)}.`,
+        because: `Above ${say.temperature(step.watch.most)} its sugar browns and smells. Slower, colder, more ice round the jug.`,
+      })
+  }
+  const seconds = Object.values(state.blended).reduce((a, b) => a + b, 0)
+  const emulsion = state.marks.find(({ stage }) => stage === 'emulsion')
+  if (isDone(state, 'pour') && !emulsion)
+    found.push({
+      about: 'batter',
+      severity: 'think',
+      says: 'Poured without anybody having marked an emulsion.',
+      because: 'Batter that is not emulsified parts in the mould: oil on top, lye below.',
+    })
+  if (seconds > 240)
+    found.push({
+      about: 'batter',
+      severity: 'know',
+      says: `Blended for ${Math.round(seconds / 60)} minutes.`,
+      because: 'Short pulses and stirring in turn leave time for the pour.',
+    })
+  const rank = { stop: 0, think: 1, know: 2 }
+  return found.sort((a, b) => rank[a.severity] - rank[b.severity])
+}

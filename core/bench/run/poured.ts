@@ -1,0 +1,44 @@
+import type { BatchEvent } from '#contracts/batch'
+import type { Frozen } from '#contracts/result'
+import type { Run, RunEvent } from '#contracts/run'
+import { speaker } from '../../units/say'
+import { asWeighed } from './asWeighed'
+import { celsiusAtCombine, stageAtPour } from './batter'
+import { afterPlan } from './checks'
+import { contextOf, planFor } from '../plan/plan'
+import { runOf, wateredIn, weightsOf } from './run'
+
+/**
+ * What a finished run makes of its batch: poured on its day, as it is by the weights, with the checks that follow from when it
+ * was poured and how warm. Null while the run has not ended.
+ */
+export function pouredBy(
+  frozen: Frozen,
+  run: Pick<Run, 'setup' | 'scale' | 'startedAt'>,
+  events: RunEvent[],
+): Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'> | null {
+  const ctx = contextOf(frozen, run.setup, run.scale, speaker({ scale: run.scale }))
+  const plan = planFor(ctx)
+  const state = runOf(plan, run.startedAt, events)
+  if (!state.finished) return null
+  const pour = state.order.findLast((id) => id.startsWith('pour'))
+  const minutes = state.steps.get(pour ?? '')?.doneAt ?? state.finished.minutes
+  const combine = state.order.find((id) => id.startsWith('combine'))
+  const combined = state.steps.get(combine ?? '')?.doneAt ?? undefined
+  const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
+  return {
+    kind: 'poured',
+    day: state.finished.day,
+    made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
+    ...(state.laundry ? { laundry: true } : {}),
+    checks: afterPlan(ctx, state, pouredAt).checks,
+    pouredAt,
+    bench: {
+      lyeC: celsiusAtCombine(state, 'lye'),
+      oilsC: celsiusAtCombine(state, 'oils'),
+      stage: stageAtPour(state),
+      minutes: combined === undefined ? null : Number((minutes - combined).toFixed(1)),
+      blenderSeconds: Math.round(Object.values(state.blended).reduce((a, b) => a + b, 0)),
+    },
+  }
+}

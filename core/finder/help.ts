@@ -1,0 +1,174 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FattyAcid, FormulaResult, PatchStep } from '#contracts/result'
+import type { Trait } from '#contracts/words'
+import { fattyAcidNames } from '../chemistry/fattyAcids'
+import { computeFormula } from '../formula/compute'
+import { inSentence, nameOfFat } from '../formula/names'
+import { applyPatch } from '../formula/patch'
+import { remarksOn } from '../remarks'
+import type { Library } from '../materials/library'
+import type { Speaker } from '../units/say'
+import { distance, outside, type Regions } from '../character/regions'
+import { hasKeeper, traitIds, traitsFrom, traitsOf, type Traits } from '../character/traits'
+
+/** One change that brings a formula nearer to its regions. */
+export interface Help {
+  label: string
+  patch: PatchStep[]
+  traits: Traits
+  /** What is left of the distance, 0–1 of what it was. */
+  left: number
+  /** Traits that come into their region by it. */
+  inside: Trait[]
+}
+
+/** Fats that many makers keep, tried when they are not in the formula. */
+export const usualFats = [
+  'olive',
+  'coconut',
+  'palm',
+  'lard',
+  'tallow',
+  'shea',
+  'cocoa-butter',
+  'castor',
+  'rapeseed',
+  'sunflower-high-oleic',
+  'sweet-almond',
+  'rice-bran',
+  'babassu',
+  'mango-butter',
+  'avocado',
+]
+
+const step = 0.05
+const most = 3
+type Profile = Partial<Record<FattyAcid, number>>
+
+const moved = (profile: Profile, from: Profile, to: Profile, share: number): Profile =>
+  Object.fromEntries(
+    fattyAcidNames.map((acid) => [
+      acid,
+      (profile[acid] ?? 0) + share * ((to[acid] ?? 0) - (from[acid] ?? 0)),
+    ]),
+  )
+
+interface Try {
+  label: string
+  patch: PatchStep[]
+  /** Changes of one kind (from the same fat to others there, or to a new one) are offered once, at their best. */
+  kind: string
+  estimate: number
+}
+
+/** Every single change: a fat up at another's cost in steps of 5 %, one added, superfat by a point or two. */
+function tries(
+  document: FormulaDocument,
+  result: FormulaResult,
+  library: Library,
+  regions: Regions,
+  candidates: readonly string[],
+  say: Speaker,
+): Try[] {
+  const keeper = hasKeeper(result, library)
+  const superfat = result.superfat.total
+  const far = (profile: Profile, fat: number) => distance(traitsFrom(profile, fat, keeper), regions)
+  const profileOf = (id: string) => library.fats.get(id)?.profile.value ?? {}
+  const byLines = document.size.by === 'lines'
+  const key = byLines ? 'grams' : 'share'
+  const amount = (share: number) =>
+    Number((byLines ? share * result.oils : share).toFixed(byLines ? 1 : 4))
+  const at = (index: number, share: number): PatchStep => ({
+    path: ['fats', index, key],
+    value: amount(Math.max(0, share)),
+  })
+  const all: Try[] = []
+  const shares = result.fats.map((fat) => fat.share)
+  document.fats.forEach((donor, from) => {
+    const name = nameOfFat(donor, library)
+    for (let size = step; size <= 3 * step + 1e-9; size += step) {
+      if (shares[from]! < size - 1e-9) break
+      const points = say.percent(size, 0)
+      document.fats.forEach((receiver, to) => {
+        if (to === from) return
+        const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(receiver.id), size)
+        all.push({
+          label: `${points} more ${inSentence(nameOfFat(receiver, library))} for ${inSentence(name)}`,
+          kind: `${from} more`,
+          patch: [at(from, shares[from]! - size), at(to, shares[to]! + size)],
+          estimate: far(profile, superfat),
+        })
+      })
+      for (const id of candidates) {
+        if (document.fats.some((line) => line.id === id) || !library.fats.has(id)) continue
+        const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(id), size)
+        const line = { id, [key]: amount(size), moment: 'pot', inLye: true }
+        all.push({
+          label: `${points} ${inSentence(library.fats.get(id)!.name)} in place of ${inSentence(name)}`,
+          kind: `${from} added`,
+          patch: [
+            at(from, shares[from]! - size),
+            { path: ['fats', document.fats.length], value: line },
+          ],
+          estimate: far(profile, superfat),
+        })
+      }
+    }
+  })
+  for (const by of [-0.02, -0.01, 0.01, 0.02]) {
+    const asked = (document.superfat ?? 0) + by
+    if (asked < 0 || asked > 0.2) continue
+    all.push({
+      label: `Superfat to ${say.percent(asked)}`,
+      kind: `superfat ${Math.sign(by)}`,
+      patch: [{ path: ['superfat'], value: Number(asked.toFixed(4)) }],
+      estimate: far(result.fattyAcids, superfat + by),
+    })
+  }
+  return all.sort((a, b) => a.estimate - b.estimate)
+}
+
+/**
+ * The changes, three at most, that bring a formula nearest to its regions and raise no stop that is not there already.
+ * Empty when it is inside all of them.
+ */
+export function whatWouldHelp(
+  document: FormulaDocument,
+  result: FormulaResult,
+  library: Library,
+  regions: Regions,
+  say: Speaker,
+  candidates: readonly string[] = usualFats,
+): Help[] {
+  const now = traitsOf(result, library)
+  const far = distance(now, regions)
+  if (far === 0 || result.oils <= 0) return []
+  const stops = (of: FormulaDocument, computed: FormulaResult) =>
+    remarksOn(of, computed, library, say)
+      .filter(({ severity }) => severity === 'stop')
+      .map(({ id }) => id)
+  const already = new Set(stops(document, result))
+  const found: Help[] = []
+  const kinds = new Set<string>()
+  for (const attempt of tries(document, result, library, regions, candidates, say)) {
+    if (found.length === most || attempt.estimate >= far) break
+    if (kinds.has(attempt.kind)) continue
+    const changed = applyPatch(document, attempt.patch)
+    const computed = computeFormula(changed, library)
+    const traits = traitsOf(computed, library)
+    const left = distance(traits, regions) / far
+    if (left >= 0.98 || stops(changed, computed).some((id) => !already.has(id))) continue
+    kinds.add(attempt.kind)
+    found.push({
+      label: attempt.label,
+      patch: attempt.patch,
+      traits,
+      left,
+      inside: traitIds.filter(
+        (trait) =>
+          outside(now[trait], regions[trait]) > 0 && outside(traits[trait], regions[trait]) === 0,
+      ),
+    })
+  }
+  return found.sort((a, b) => a.left - b.left)
+}

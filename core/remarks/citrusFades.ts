@@ -1,0 +1,16 @@
+import { scentDensity } from '../formula/measure'
+import type { Rule } from './rule'
+
+/** Citrus alone: gone within days. */
+export const citrusFades: Rule = ({ result }) => {
+  const scents = result.scents.filter(({ grams }) => grams > 0)
+  const citrus = scents.filter(({ name }) => scentDensity(name) < 0.9)
+  if (!citrus.length || citrus.length < scents.length) return null
+  return {
+    id: 'citrus-fades',
+    severity: 'know',
+    says: `${citrus[0]!.name} alone fades within days.`,
+    because:
+      'Citrus oils are the lightest there are. Something heavier beside them (litsea, cedar, patchouli, a clay) holds them longer.',
+  }
+}

@@ -1,0 +1,14 @@
+import { cureRuleFor } from '../rack/cure'
+import type { Rule } from './rule'
+
+/** Soaps that want most of a year. */
+export const cureLong: Rule = ({ result, library }) => {
+  if (result.oils <= 0 || cureRuleFor(result, library).id !== 'olive') return null
+  return {
+    id: 'cure-long',
+    severity: 'know',
+    says: 'This one is at its best after six to twelve months on the rack.',
+    because:
+      'Soaps of olive, or olive and laurel, are usable after weeks but go slimy in use until they have dried for long.',
+  }
+}

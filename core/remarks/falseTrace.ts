@@ -1,0 +1,30 @@
+import { settingC } from '../batter/settingPoint'
+import { mixingC } from '../batter/workingTime'
+import { milkGuardC, scorchingLiquids } from '../water/milk'
+import type { Rule } from './rule'
+
+/** A pot so cold that hard fat sets before there is soap. */
+export const falseTrace: Rule = (subject) => {
+  const { document, result, library, say } = subject
+  const sets = settingC(subject)
+  const mixed = mixingC(document, result)
+  if (sets === null || mixed >= sets - 1e-9) return null
+  const warm = Math.ceil(sets + 3)
+  const milk = scorchingLiquids(document, library).length > 0
+  return {
+    id: 'false-trace',
+    severity: 'think',
+    says: `Mixed at ${say.temperature(mixed)} the hard fats may set before there is soap: false trace.`,
+    because: `This blend begins to set at about ${say.temperature(sets)}. It thickens far too soon, dull and grainy, and weeps when left alone. An estimate.`,
+    fix:
+      warm <= (milk ? milkGuardC : 55)
+        ? {
+            label: `Both at ${say.temperature(warm)}`,
+            patch: [
+              { path: ['method', 'lyeC'], value: warm },
+              { path: ['method', 'oilsC'], value: warm },
+            ],
+          }
+        : undefined,
+  }
+}

@@ -1,0 +1,130 @@
+import type { FormulaDocument } from '#contracts/formula'
+import type { FormulaResult, Remark, Severity } from '#contracts/result'
+import { library as shipped, type Library } from '../materials/library'
+import { speaker, type Speaker } from '../units/say'
+import { additiveHigh } from './additiveHigh'
+import { aluminiumNear } from './aluminiumNear'
+import { babyScented } from './babyScented'
+import { castorHeavy } from './castorHeavy'
+import { citricHigh } from './citricHigh'
+import { citrusFades } from './citrusFades'
+import { cureLong } from './cureLong'
+import { dispersingOil } from './dispersingOil'
+import { drizzleThick } from './drizzleThick'
+import { falseTrace } from './falseTrace'
+import { fattyMatterLow } from './fattyMatterLow'
+import { freeFatSpoils } from './freeFatSpoils'
+import { healingClaim } from './healingClaim'
+import { lactateHot } from './lactateHot'
+import { lacticStrength } from './lacticStrength'
+import { lauricHeavy } from './lauricHeavy'
+import { lauricHot } from './lauricHot'
+import { layersTooSlow } from './layersTooSlow'
+import { lyeJugBelowFloor } from './lyeJugBelowFloor'
+import { lyeStatedWeak } from './lyeStatedWeak'
+import { milkGelForced } from './milkGelForced'
+import { milkInHotLye } from './milkInHotLye'
+import { milkTooWarm } from './milkTooWarm'
+import { milkWithSolution } from './milkWithSolution'
+import { mixedHot } from './mixedHot'
+import { oliveCutSoon } from './oliveCutSoon'
+import { oliveWet } from './oliveWet'
+import { otherJar } from './otherJar'
+import { overheating } from './overheating'
+import { partTooDry } from './partTooDry'
+import { patternTooFast } from './patternTooFast'
+import { patternWithoutColours } from './patternWithoutColours'
+import { protectedName } from './protectedName'
+import { rancidSoon } from './rancidSoon'
+import { saltWantsCoconut } from './saltWantsCoconut'
+import { scentAboveMaximum } from './scentAboveMaximum'
+import { scentHeavy } from './scentHeavy'
+import { scentUntested } from './scentUntested'
+import { scentWantsWater } from './scentWantsWater'
+import { softAtCut } from './softAtCut'
+import { solutionCold } from './solutionCold'
+import { solutionTooWatery } from './solutionTooWatery'
+import { superfatDullsCleaning } from './superfatDullsCleaning'
+import { superfatHigh } from './superfatHigh'
+import { superfatNegative } from './superfatNegative'
+import { superfatThinForSkin } from './superfatThinForSkin'
+import { thinPotPlain } from './thinPotPlain'
+import { vesselsApart } from './vesselsApart'
+import { waterBelowFloor } from './waterBelowFloor'
+import { waterNarrow } from './waterNarrow'
+import { waterWide } from './waterWide'
+import { waxHeavy } from './waxHeavy'
+import { stillOpen } from '../formula/draft'
+import { noLimits, type Limits, type Rule } from './rule'
+
+/** Every judgement Mantle makes of a formula. */
+export const rules: Rule[] = [
+  superfatNegative,
+  waterBelowFloor,
+  lyeJugBelowFloor,
+  solutionTooWatery,
+  partTooDry,
+  scentAboveMaximum,
+  aluminiumNear,
+  superfatThinForSkin,
+  superfatDullsCleaning,
+  superfatHigh,
+  lyeStatedWeak,
+  otherJar,
+  lauricHeavy,
+  lauricHot,
+  milkInHotLye,
+  milkTooWarm,
+  milkGelForced,
+  mixedHot,
+  falseTrace,
+  overheating,
+  patternTooFast,
+  scentWantsWater,
+  waterNarrow,
+  waterWide,
+  oliveWet,
+  solutionCold,
+  citricHigh,
+  additiveHigh,
+  scentHeavy,
+  babyScented,
+  castorHeavy,
+  rancidSoon,
+  freeFatSpoils,
+  waxHeavy,
+  saltWantsCoconut,
+  drizzleThick,
+  fattyMatterLow,
+  protectedName,
+  healingClaim,
+  lacticStrength,
+  lactateHot,
+  milkWithSolution,
+  oliveCutSoon,
+  cureLong,
+  softAtCut,
+  dispersingOil,
+  vesselsApart,
+  thinPotPlain,
+  patternWithoutColours,
+  layersTooSlow,
+  scentUntested,
+  citrusFades,
+]
+
+const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }
+
+/** All remarks on a formula, the gravest first; none while it is a draft, of which nobody can say anything yet. */
+export function remarksOn(
+  document: FormulaDocument,
+  result: FormulaResult,
+  library: Library = shipped,
+  say: Speaker = speaker(),
+  limits: Limits = noLimits,
+): Remark[] {
+  if (stillOpen(document, library, say).length) return []
+  return rules
+    .flatMap((rule) => rule({ document, result, library, say, limits }) ?? [])
+    .sort((a, b) => weight[a.severity] - weight[b.severity])
+}

@@ -1,0 +1,29 @@
+import { patternOf } from '../formula/method'
+import { pours } from '../batter/patterns'
+import { reasonsOf, workingTime } from '../batter/workingTime'
+import type { Rule } from './rule'
+import { ratioForTime, waterPatch } from './waterValue'
+
+/** A pour that lives on batter that sets, in a formula that stays fluid for long. */
+export const layersTooSlow: Rule = (subject) => {
+  const { document, result, library, say } = subject
+  const pour = pours[patternOf(document)]
+  if (pour.lives !== 'setting' || result.oils <= 0) return null
+  const time = workingTime(document, result, library)
+  const longest = pour.minutes * 1.6
+  if (time.minutes <= longest) return null
+  const drier = ratioForTime(
+    subject,
+    [2.2, 2, 1.8].filter((ratio) => ratio < result.water.ratio),
+    (minutes) => minutes <= longest,
+  )
+  return {
+    id: 'layers-too-slow',
+    severity: 'know',
+    says: `${pour.says} wants batter that sets; this one stays fluid for about ${Math.round(time.minutes)} minutes.`,
+    because: `What slows it: ${reasonsOf(time, 'more') || 'nothing hurries it'}. A layer that is poured too early sinks into the one below.`,
+    fix: drier
+      ? { label: `Lower the water to ${say.ratio(drier)}`, patch: waterPatch(subject, drier) }
+      : undefined,
+  }
+}

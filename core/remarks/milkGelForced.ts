@@ -1,0 +1,16 @@
+import { scorchingLiquids } from '../water/milk'
+import type { Rule } from './rule'
+
+/** A milk soap that is to be kept warm. */
+export const milkGelForced: Rule = ({ document, library }) => {
+  const [first] = scorchingLiquids(document, library)
+  if (!first || document.method.gel !== 'force') return null
+  return {
+    id: 'milk-gel-forced',
+    severity: 'think',
+    says: `Wrapped warm, a bar with ${first.liquid.name.toLowerCase()} comes out tan and may crack.`,
+    because:
+      'Its sugar already makes the batch run hotter; held at gel heat it browns all the way through.',
+    fix: { label: 'Prevent gel', patch: [{ path: ['method', 'gel'], value: 'prevent' }] },
+  }
+}

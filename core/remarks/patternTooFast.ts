@@ -1,0 +1,31 @@
+import { patternOf } from '../formula/method'
+import { pours } from '../batter/patterns'
+import { reasonsOf, workingTime } from '../batter/workingTime'
+import type { Rule } from './rule'
+import { ratioForTime, waterPatch } from './waterValue'
+
+/** A pour that wants fluid batter for longer than this formula stays so. */
+export const patternTooFast: Rule = (subject) => {
+  const { document, result, library, say } = subject
+  const pour = pours[patternOf(document)]
+  if (pour.lives !== 'fluid' || result.oils <= 0) return null
+  const time = workingTime(document, result, library)
+  if (time.minutes >= pour.minutes) return null
+  const wetter = [2.4, 2.6, 2.8, 3].filter((ratio) => ratio > result.water.ratio)
+  const enough = ratioForTime(subject, wetter, (minutes) => minutes >= pour.minutes)
+  return {
+    id: 'pattern-too-fast',
+    severity: 'think',
+    says: `${pour.says} wants fluid batter for about ${pour.minutes} minutes; this one gives about ${Math.round(time.minutes)}.`,
+    because: `What hurries it: ${reasonsOf(time, 'less')}. An estimate; your own times are better.`,
+    fix: enough
+      ? {
+          label: `Raise the water to ${say.ratio(enough)}`,
+          patch: waterPatch(subject, enough),
+        }
+      : {
+          label: 'Pour layers instead',
+          patch: [{ path: ['method', 'pattern'], value: 'layers' }],
+        },
+  }
+}

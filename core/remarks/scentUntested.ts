@@ -1,0 +1,18 @@
+import { patternOf } from '../formula/method'
+import { pours } from '../batter/patterns'
+import { workingTime } from '../batter/workingTime'
+import type { Rule } from './rule'
+
+/** A pour that needs time, with a scent nobody here can tell the pace of. */
+export const scentUntested: Rule = ({ document, result, library }) => {
+  const pour = pours[patternOf(document)]
+  const { unknownScents } = workingTime(document, result, library)
+  if (pour.lives !== 'fluid' || !unknownScents.length) return null
+  return {
+    id: 'scent-untested',
+    severity: 'know',
+    says: `Nobody has written down how fast ${unknownScents.join(' and ')} makes a batter; ${pour.says.toLowerCase()} needs ${pour.minutes} minutes.`,
+    because:
+      'A scent may halve the time, and its maker’s word holds for another recipe. Test a little of your own batter with it first.',
+  }
+}

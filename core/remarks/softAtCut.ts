@@ -1,0 +1,27 @@
+import { usualRegions } from '../character/regions'
+import { traitsOf } from '../character/traits'
+import type { Rule } from './rule'
+import { added } from './shift'
+
+/** A formula that is soft at cutting, without what firms it. */
+export const softAtCut: Rule = ({ document, result, library, say }) => {
+  if (result.oils <= 0 || document.fats.some(({ id }) => id.startsWith('olive'))) return null
+  const { firmAtCut } = traitsOf(result, library)
+  const [low] = usualRegions[document.use].firmAtCut
+  const helped = result.additives.some(
+    ({ id, grams }) =>
+      grams > 0 && (id === 'sodium-lactate' || id === 'salt' || id === 'lactic-acid'),
+  )
+  if (helped || firmAtCut >= low - 4) return null
+  return {
+    id: 'soft-at-cut',
+    severity: 'know',
+    says: `Expect a soft loaf: ${say.number(firmAtCut)} of 100 firm at cut, bars for this use start at ${say.number(low)}.`,
+    because:
+      'Short and saturated acids make a loaf firm early. Sodium lactate does so without changing the fats.',
+    fix: {
+      label: `Add ${say.percent(0.02)} sodium lactate`,
+      patch: added(document, 'sodium-lactate', 0.02),
+    },
+  }
+}

@@ -1,0 +1,153 @@
+import type { BatchEvent, Made } from '#contracts/batch'
+import type { AtBench } from '#contracts/batchEvents'
+import type { Gel } from '#contracts/rackWords'
+import type { Frozen, PatchStep } from '#contracts/result'
+import type { FormulaDocument } from '#contracts/formula'
+import { mixingC } from '../batter/workingTime'
+import { frozenLibrary } from '../formula/frozen'
+import type { Library } from '../materials/library'
+import { daysBetween, type Day } from '../units/days'
+import type { Speaker } from '../units/say'
+import { standingEvents } from '../rack/standing'
+import { madeAsPlanned } from '../rack/wrong'
+
+/** What the record of a batch says, for those who look for a cause. */
+export interface Case {
+  document: FormulaDocument
+  result: Frozen['result']
+  library: Library
+  /** By the weights where there are any, else as planned. */
+  made: Made
+  weighed: boolean
+  bench: AtBench | null
+  /** °C when lye and oils met, as measured or as the sheet asks. */
+  mixC: number
+  gel: Gel | null
+  frozenLoaf: boolean
+  /** Days between the pour and the cut; null before it. */
+  cutAfter: number | null
+  /** Days since the pour. */
+  age: number
+  /** Mean humidity of the room while it dried. */
+  humidity: number
+  say: Speaker
+}
+
+export interface Cause {
+  says: string
+  /** What the record says for it. */
+  evidence: string
+  weight: 'likely' | 'possible'
+  /** What to change in the next version. */
+  next?: { label: string; patch: PatchStep[] }
+}
+/** A rule that looks for one cause. */
+export type Suspect = (about: Case) => Cause | null
+
+export function caseOf(
+  batch: { frozen: Frozen; events: readonly BatchEvent[] },
+  today: Day,
+  humidity: number,
+  say: Speaker,
+): Case {
+  const events = standingEvents(batch.events)
+  const poured = events.findLast((event) => event.kind === 'poured')
+  const cut = events.findLast((event) => event.kind === 'cut')
+  const { document, result } = batch.frozen
+  const bench = poured?.bench ?? null
+  return {
+    document,
+    result,
+    library: frozenLibrary(batch.frozen),
+    made: poured?.made ?? madeAsPlanned(batch.frozen),
+    weighed: poured?.made !== undefined,
+    bench,
+    mixC: mixingC(
+      {
+        ...document,
+        method: {
+          ...document.method,
+          lyeC: bench?.lyeC ?? document.method.lyeC,
+          oilsC: bench?.oilsC ?? document.method.oilsC,
+        },
+      },
+      result,
+    ),
+    gel: events.findLast((event) => event.kind === 'gelled')?.gel ?? null,
+    frozenLoaf: events.some((event) => event.kind === 'tried' && event.frozen),
+    cutAfter: poured && cut ? daysBetween(poured.day, cut.day) : null,
+    age: poured ? daysBetween(poured.day, today) : 0,
+    humidity,
+    say,
+  }
+}
+
+/** Share of the oils that an additive makes up. */
+export const shareOf = ({ result }: Case, fits: (id: string) => boolean): number =>
+  result.oils > 0
+    ? result.additives.reduce((sum, { id, grams }) => sum + (fits(id) ? grams : 0), 0) / result.oils
+    : 0
+
+/** The name of something that wants dispersing and goes in without; null when there is none. */
+export function undispersed({ document, library }: Case): string | null {
+  const bare = document.additives.find(
+    ({ id, carrier }) => library.additives.get(id)?.disperse && !carrier,
+  )
+  return bare ? library.additives.get(bare.id)!.name : null
+}
+
+export const hasMilk = ({ result, library }: Pick<Case, 'result' | 'library'>): boolean =>
+  result.liquids.some(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0)
+
+/** Superfat lowered to a value; nothing where it is that low. */
+export const lowerSuperfat = ({ document, say }: Case, to: number): Pick<Cause, 'next'> =>
+  document.superfat !== null && document.superfat > to
+    ? {
+        next: {
+          label: `Superfat ${say.percent(to)}`,
+          patch: [{ path: ['superfat'], value: to }],
+        },
+      }
+    : {}
+/** Water set to a ratio. */
+export const waterTo = ({ say }: Case, ratio: number): Pick<Cause, 'next'> => ({
+  next: {
+    label: `Water ${say.ratio(ratio)}`,
+    patch: [{ path: ['water'], value: { held: 'ratio', value: ratio } }],
+  },
+})
+export const gelTo = (gel: 'force' | 'prevent' | 'leave'): Pick<Cause, 'next'> => ({
+  next: {
+    label: { force: 'Force the gel', prevent: 'Prevent the gel', leave: 'Leave the gel to itself' }[
+      gel
+    ],
+    patch: [{ path: ['method', 'gel'], value: gel }],
+  },
+})
+/** Lye and oils at a temperature. */
+export const mixAt = ({ say }: Case, celsius: number): Pick<Cause, 'next'> => ({
+  next: {
+    label: `Both at ${say.temperature(celsius)}`,
+    patch: [
+      { path: ['method', 'lyeC'], value: celsius },
+      { path: ['method', 'oilsC'], value: celsius },
+    ],
+  },
+})
+/** A share of the oils for every line of an additive. */
+export function rateTo(
+  { document, say }: Case,
+  fits: (id: string) => boolean,
+  rate: number,
+): Pick<Cause, 'next'> {
+  const at = document.additives.findIndex(({ id }) => fits(id))
+  const line = document.additives[at]
+  if (!line) return {}
+  const { id, moment, carrier } = line
+  return {
+    next: {
+      label: `${say.percent(rate, 1)} of the oils`,
+      patch: [{ path: ['additives', at], value: { id, moment, carrier, rate, of: 'oils' } }],
+    },
+  }
+}

@@ -1,0 +1,193 @@
+import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
+import type { Library } from '../materials/library'
+import type { VolumeUnit } from '../units/measures'
+import { gramsOfReading, isLyeKind, type Reading } from './reading'
+import { checkFormula } from '../formula/check'
+import { byWeights, computeFormula, fatWeights, sumOfShares } from '../formula/compute'
+import type { Measure } from '../formula/measure'
+import { lyeWeighed } from '../formula/pot'
+
+/*
+ * What a typed line does to a formula, as functions from document to document. A doubtful line does nothing: it is asked about
+ * first. Words for lye and water set the formula's own figures and never add a line.
+ */
+
+const tidy = (value: number, places = 6) => Number(value.toFixed(places))
+
+/** Volumes that a document can hold as they are said; others become millilitres. */
+const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
+
+/** How much of an extra or scent, as it was said. */
+export function measureOf(line: Pick<Reading, 'amount'>, usualRate: number): Measure {
+  const { amount } = line
+  if (amount?.kind === 'grams') return { grams: tidy(amount.grams) }
+  if (amount?.kind === 'share') return { rate: tidy(amount.share), of: amount.of ?? 'oils' }
+  if (amount?.kind === 'rate')
+    return { amount: { value: tidy(amount.value), unit: amount.unit, per: amount.per } }
+  if (amount?.kind === 'volume') {
+    const said: MeasuredAmount = spoons.has(amount.unit)
+      ? { value: tidy(amount.value), unit: amount.unit as 'tsp', per: null }
+      : { value: tidy(amount.millilitres), unit: 'ml', per: null }
+    return { amount: said }
+  }
+  return { rate: usualRate, of: 'oils' }
+}
+
+/** g of oils, as far as a draft tells: what the size gives once the shares are whole. */
+function sizeOfOils(document: FormulaDocument, library: Library): number {
+  if (document.size.by === 'oils') return document.size.grams ?? 0
+  const sum = sumOfShares(document)
+  const { oils } = computeFormula(document, library)
+  return sum > 0 ? oils / sum : 0
+}
+
+function addFat(
+  document: FormulaDocument,
+  fat: { id: string; name?: string; sap?: number | null },
+  share: number | null,
+  grams: number | null,
+  library: Library,
+): FormulaDocument {
+  const line = { moment: 'pot' as const, inLye: true, ...fat }
+  const starts = document.fats.length === 0
+  if (document.size.by === 'lines' || (starts && grams !== null)) {
+    const others = fatWeights(document).reduce((sum, value) => sum + value, 0)
+    const weight =
+      grams ?? (share !== null && share < 1 && others > 0 ? (share / (1 - share)) * others : null)
+    return {
+      ...document,
+      size: { by: 'lines' },
+      fats: [...document.fats, { ...line, grams: weight === null ? null : tidy(weight) }],
+    }
+  }
+  const size = sizeOfOils(document, library)
+  const part = share ?? (grams !== null && size > 0 ? grams / size : null)
+  return {
+    ...document,
+    fats: [...document.fats, { ...line, share: part === null ? null : tidy(part) }],
+  }
+}
+
+/** What 65 g of lye would make of a formula: the superfat its fats then have, as asked for. */
+export interface LyeCompared {
+  /** g as weighed, at the formula's purity and potash share, or of its solution. */
+  grams: number
+  /** Superfat of the fats in the lye, to be asked for; and in all. */
+  asked: number
+  total: number
+  /** g of lye that the formula weighs now. */
+  now: number
+}
+
+/**
+ * Compares a typed lye with the formula's own: what superfat it makes with these fats. Null without fats, or for a lye that this
+ * formula does not use.
+ */
+export function compareLye(
+  document: FormulaDocument,
+  reading: Reading,
+  library: Library,
+): LyeCompared | null {
+  const found = gramsOfReading(reading, library)
+  const now = computeFormula(document, library)
+  if (!found || !(now.lye.pureAsNaoh > 0)) return null
+  const { alkali } = document
+  // What was typed, in pure alkali, then in the way this formula weighs its lye.
+  const pure = found.grams * (reading.solution ?? reading.purity ?? alkali.naohPurity)
+  const grams = pure / (alkali.solutionStrength ?? alkali.naohPurity)
+  // Sized by anything but its oils, more lye would leave less room for fats: the fats are meant as they are.
+  const fats = now.fats.map(({ grams: weight }) => weight)
+  const byLines: FormulaDocument = {
+    ...byWeights(document, fats),
+    parts: document.parts.map(({ water: _, ...part }) => part),
+  }
+  const kept = checkFormula(byLines, grams, Math.max(1, now.water.weighed), library)
+  if ('faults' in kept) return null
+  return {
+    grams,
+    asked: kept.document.superfat ?? 0,
+    total: kept.result.superfat.total,
+    now: lyeWeighed(now),
+  }
+}
+
+/** Whether a reading is taken by one press: nothing of it is open, and it is no lye to compare first. */
+export const isTakeable = (reading: Reading): boolean =>
+  !reading.doubtful &&
+  !isLyeKind(reading.kind) &&
+  reading.kind !== 'title' &&
+  reading.kind !== 'unknown'
+
+/** The formula with a typed line taken; unchanged when the line is doubtful or adds nothing. */
+export function takeReading(
+  document: FormulaDocument,
+  reading: Reading,
+  library: Library,
+  more: { sap?: number | null; maxOfBar?: number | null } = {},
+): FormulaDocument {
+  if (!isTakeable(reading)) return document
+  const { amount, proportion, kind } = reading
+  const weight = gramsOfReading(reading, library)?.grams ?? null
+  const share = amount?.kind === 'share' ? amount.share : null
+  switch (kind) {
+    case 'superfat':
+      return share === null ? document : { ...document, superfat: tidy(share) }
+    case 'ratio':
+    case 'water':
+      if (proportion)
+        return { ...document, water: { held: proportion.held, value: tidy(proportion.value, 9) } }
+      return weight === null
+        ? document
+        : { ...document, water: { held: 'grams', value: tidy(weight) } }
+    case 'ice':
+      if (share !== null) return { ...document, iceShare: tidy(share), iceGrams: undefined }
+      return weight === null ? document : { ...document, iceShare: 0, iceGrams: tidy(weight) }
+    case 'size':
+      return weight === null ? document : { ...document, size: { by: 'oils', grams: tidy(weight) } }
+    case 'fat':
+      return addFat(
+        document,
+        reading.own
+          ? { id: reading.id!, name: reading.name, sap: more.sap ?? null }
+          : { id: reading.id! },
+        share,
+        weight,
+        library,
+      )
+    case 'liquid': {
+      const liquid = library.liquids.get(reading.id!)!
+      const { moment, way } = liquid
+      const much = weight !== null ? { grams: tidy(weight) } : { share: share ?? 0.5 }
+      return {
+        ...document,
+        liquids: [...document.liquids, { id: reading.id!, ...much, moment, way }],
+      }
+    }
+    case 'additive': {
+      const usual = library.additives.get(reading.id!)?.usualRate ?? 0.01
+      return {
+        ...document,
+        additives: [
+          ...document.additives,
+          { id: reading.id!, ...measureOf(reading, usual), carrier: null },
+        ],
+      }
+    }
+    case 'scent':
+      return {
+        ...document,
+        scents: [
+          ...document.scents,
+          {
+            id: reading.id!,
+            name: reading.name,
+            ...measureOf(reading, 0.03),
+            moment: 'trace',
+            ...(more.maxOfBar == null ? {} : { maxOfBar: more.maxOfBar }),
+          },
+        ],
+      }
+    default:
+      return document
+  }
+}
