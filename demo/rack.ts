@@ -6,6 +6,8 @@ import { chance } from '#core/statistics/randomSource'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'
 import { demoPlaces, demoWorkshop } from './workshop'
+import { sumOf } from '#core/statistics/sum'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** Days after the pour on which Jo weighs the three marked bars. */
 const weighDays = (cut: number) => [
@@ -45,7 +47,7 @@ export function lifeOnRack(
   const { result } = frozen
   const { trim = 0 } = told
   const each = (result.batter * (1 - trim - 0.015)) / told.bars
-  const grams = Number(each.toFixed(1))
+  const grams = roundTo(each, 1)
   const prior = dryingPrior(result.water.content / result.batter, each, demoWorkshop.rack.humidity)
   const truth = {
     loss: Math.max(0.03, prior.loss + random.normal() * prior.lossSd),
@@ -75,7 +77,7 @@ export function lifeOnRack(
   const late = told.late ?? 0
   /** g that planing and bevelling had taken off a bar by then. */
   const shaved = (day: number) =>
-    (told.finished ?? []).reduce((sum, [after, , g = 0]) => sum + (after < day ? g : 0), 0)
+    sumOf(told.finished ?? [], ([after, , g = 0]) => (after < day ? g : 0))
   for (const after of weighDays(cutDay)) {
     if (after > lastDay - late) break
     tell(after, {

@@ -10,6 +10,7 @@ import { chance } from '#core/statistics/randomSource'
 import { speaker } from '#core/units/say'
 import { v7 } from 'uuid'
 import { demoWorkshop } from './workshop'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** How the shed usually sets up. */
 const setup: RunSetup = { ...usualSetup, ...demoWorkshop.bench }
@@ -54,15 +55,14 @@ export function runAtBench(
       for (const { id } of gateOf(ctx.document)) tell(to, { kind: 'confirmed', point: id })
     if (step.weigh) {
       const off = Math.round(random.normal() * 0.8) * scale
-      const grams = Number(Math.max(0, step.weigh.grams + off).toFixed(1))
+      const grams = roundTo(Math.max(0, step.weigh.grams + off), 1)
       tell(to, { kind: 'scooped', step: step.id, grams, typed: false })
     }
     if (step.kind === 'dissolve')
       tell(to, { kind: 'read', vessel: 'lye', celsius: peak, typed: false })
     if (step.kind === 'meet')
       for (let at = plan.times[index]!.from; at <= to; at += 10) {
-        const read = (curve: Curve) =>
-          Number((celsiusAt(curve, at) + random.normal() * 0.2).toFixed(1))
+        const read = (curve: Curve) => roundTo(celsiusAt(curve, at) + random.normal() * 0.2, 1)
         tell(at, { kind: 'read', vessel: 'lye', celsius: read(lye), typed: false })
         tell(at, { kind: 'read', vessel: 'oils', celsius: read(oils), typed: false })
       }

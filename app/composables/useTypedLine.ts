@@ -11,6 +11,7 @@ import {
   type Reading,
   type ReadingContext,
 } from '#core/words/reading'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** One answer on the typed line: what it says, what it comes to, and what taking it does. */
 export interface TypedAnswer {
@@ -169,7 +170,7 @@ export function useTypedLine() {
         says: `Set the superfat to ${say.value.percent(lye.asked, 2)}`,
         also: say.value.mass(lye.grams),
         act: () => {
-          change({ ...document.value, superfat: Number(lye.asked.toFixed(10)) })
+          change({ ...document.value, superfat: roundTo(lye.asked, 10) })
           done('The superfat is set.')
         },
       },

@@ -1,6 +1,7 @@
 import { overPour } from '#core/bench/run/overPour'
 import { isSteady, loadsOf, loadTarget, standingAt } from '#core/bench/run/weighing'
 import type { Bench } from './useBench'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** ms for which a weight must hold still in its band to be taken by itself, and in which a key after that does nothing. */
 const takesItself = 2500
@@ -41,7 +42,7 @@ export function useWeighing(bench: Bench) {
   })
   /** g that came on since the tare; null without a scale that speaks. */
   const net = computed(() =>
-    gross.value === null ? null : Number((gross.value - (base.value ?? 0)).toFixed(4)),
+    gross.value === null ? null : roundTo(gross.value - (base.value ?? 0), 4),
   )
   const typedGrams = computed(() => {
     const value = Number(typed.value.replace(',', '.'))
@@ -82,7 +83,7 @@ export function useWeighing(bench: Bench) {
   }
   function takeScoop() {
     if (!step.value) return
-    const grams = Number(scoop.value.toFixed(4))
+    const grams = roundTo(scoop.value, 4)
     if (grams !== 0)
       bench.tell({
         kind: 'scooped',

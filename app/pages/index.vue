@@ -5,6 +5,7 @@ import { dueOf, rounds, type Due } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import { useNames } from '~/utils/useNames'
+import { sumOf } from '#core/statistics/sum'
 
 const { library } = storeToRefs(useMaterials())
 const batches = useBatches()
@@ -44,7 +45,7 @@ function roundWords({ kind, batches: all }: Job) {
     names.length > 4
       ? `${names.slice(0, 4).join(', ')} and ${names.length - 4} more`
       : names.join(', ')
-  const bars = all.reduce((sum, batch) => sum + standingOf(batch, today.value).bars, 0)
+  const bars = sumOf(all, (batch) => standingOf(batch, today.value).bars)
   return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
 }
 function jobWords(one: Due, batch: BatchSummary) {

@@ -5,6 +5,7 @@ import { standingOf, type Stage } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
 import { daysBetween } from '#core/units/days'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
+import { sumOf } from '#core/statistics/sum'
 
 const batches = useBatches()
 const workshop = useWorkshop()
@@ -35,7 +36,7 @@ const planks = computed(() => [
   },
 ])
 const drying = computed(() => [...on('last-weeks'), ...on('drying'), ...on('first-days')])
-const bars = computed(() => drying.value.reduce((sum, { standing }) => sum + standing.bars, 0))
+const bars = computed(() => sumOf(drying.value, ({ standing }) => standing.bars))
 const planned = computed(() => on('planned'))
 const current = computed(() => {
   const onRack = planks.value.flatMap(({ items }) => items)

@@ -2,6 +2,7 @@ import type { RunEvent } from '#contracts/run'
 import type { Step } from '#core/bench/plan/step'
 import type { Advice, Meeting } from '#core/heat/meeting'
 import type { Speaker } from '#core/units/say'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** Minutes as people say them: 12 min, 1 h 20. */
 export function minutesText(minutes: number): string {
@@ -41,9 +42,7 @@ export function adviceText(advice: Advice, say: Speaker): string {
 
 /** A vessel's size: 750 ml, 2 l. */
 export const litres = (millilitres: number): string =>
-  millilitres < 1000
-    ? `${Math.round(millilitres)} ml`
-    : `${Number((millilitres / 1000).toFixed(1))} l`
+  millilitres < 1000 ? `${Math.round(millilitres)} ml` : `${roundTo(millilitres / 1000, 1)} l`
 
 /** Day and time of an instant: Tue 24 Nov, 16:00. */
 export function momentText(instant: string, timeZone: string): string {

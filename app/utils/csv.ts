@@ -1,4 +1,5 @@
 import type { Row, RowFault } from '#core/exchange/rows'
+import { sumOf } from '#core/statistics/sum'
 
 /** Cells that a spreadsheet would run as a formula are written with a mark before them; this takes it off again. */
 const unguarded = (cell: string) => cell.replace(/^'(?=[=+\-@\t\r])/, '')
@@ -18,7 +19,7 @@ export async function readCsv(text: string): Promise<Table> {
   let line = 1
   const all = parsed.data.map((cells) => {
     const at = line
-    line += 1 + cells.reduce((breaks, cell) => breaks + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0)
+    line += 1 + sumOf(cells, (cell) => cell.match(/\r\n|\r|\n/g)?.length ?? 0)
     return { cells, at }
   })
   const filled = all.filter(({ cells }) => cells.some((cell) => cell.trim()))

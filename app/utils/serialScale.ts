@@ -1,3 +1,4 @@
+import { roundTo } from '#core/statistics/roundTo'
 /* Scales that print their weight as text, by Web Serial. Needs a secure page and a browser that has it. */
 
 /** One line of a scale's output as grams; null when it holds no weight. Units: g, kg, oz, lb; g when none is named. */
@@ -8,7 +9,7 @@ export function gramsIn(line: string): { grams: number; stable: boolean | undefi
   const per = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 }[unit.toLowerCase() as 'g']
   const grams = Number(figure!.replace(',', '.')) * per * (sign === '-' ? -1 : 1)
   const stable = /\b(ST|S)\b/.test(line) ? true : /\b(US|SD|D)\b/.test(line) ? false : undefined
-  return { grams: Number(grams.toFixed(4)), stable }
+  return { grams: roundTo(grams, 4), stable }
 }
 
 interface Port {

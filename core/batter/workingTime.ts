@@ -4,6 +4,8 @@ import { byBlender } from '../formula/method'
 import { inSentence } from '../formula/names'
 import type { Library } from '../materials/library'
 import { scentBehaviour } from './scentBehaviour'
+import { sumOf } from '../statistics/sum'
+import { clamp } from '../statistics/clamp'
 
 /*
  * How long a batter stays workable, from emulsion to too thick to pour. A relative index, 1 for a plain formula at
@@ -42,8 +44,6 @@ const pull: Record<string, number> = {
   'sunflower-high-oleic': 0.2,
 }
 const saturated = ['palmitic', 'stearic', 'arachidic', 'behenic', 'lauric', 'myristic'] as const
-const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
-
 /** °C of the mixed batter: fats 2.0 J/gK, lye solution about 3.4 J/gK. */
 export function mixingC(document: FormulaDocument, result: FormulaResult): number {
   const lye = (result.lye.pureNaoh + result.lye.pureKoh + result.water.content) * 3.4
@@ -66,7 +66,7 @@ export function workingTime(
   if (ratio > 0) add(ratio < 2.2 ? 'little water' : 'much water', clamp(ratio / 2.2, 0.4, 1.7))
   const warmth = mixingC(document, result)
   add(warmth > 35 ? 'warm batter' : 'cool batter', clamp(2 ** ((35 - warmth) / 10), 0.2, 2))
-  const solid = saturated.reduce((sum, acid) => sum + (result.fattyAcids[acid] ?? 0), 0)
+  const solid = sumOf(saturated, (acid) => result.fattyAcids[acid] ?? 0)
   if (result.oils > 0)
     add(solid > 0.4 ? 'hard fats' : 'liquid oils', clamp(1 + (0.4 - solid) * 1.2, 0.5, 1.5))
   for (const fat of result.fats)

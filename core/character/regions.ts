@@ -1,5 +1,6 @@
 import type { Trait, Use } from '#contracts/words'
 import { traitIds, type Traits } from './traits'
+import { sumOf } from '../statistics/sum'
 
 export type Region = readonly [low: number, high: number]
 export type Regions = Record<Trait, Region>
@@ -115,7 +116,7 @@ export const outside = (value: number, [low, high]: Region): number =>
 
 /** How far a bar is from all its regions: the sum of the squares of what lies outside. */
 export const distance = (traits: Traits, regions: Regions): number =>
-  traitIds.reduce((sum, trait) => sum + outside(traits[trait], regions[trait]) ** 2, 0)
+  sumOf(traitIds, (trait) => outside(traits[trait], regions[trait]) ** 2)
 
 /** Where a value stands to its region, in a word. */
 export function standing(value: number, [low, high]: Region): 'below' | 'inside' | 'above' {

@@ -7,6 +7,8 @@ import { traitIds, traitsFrom, type Traits } from '../character/traits'
 import type { Library } from '../materials/library'
 import { programme, type Candidate, type Extra } from './model'
 import { excluded, type Wish } from './wish'
+import { sumOf } from '../statistics/sum'
+import { roundTo } from '../statistics/roundTo'
 
 /** What a solver answers: whether it found something, and the value of each variable. */
 export interface Solution {
@@ -71,9 +73,9 @@ function tidied(shares: { id: string; share: number }[]) {
     .map(({ id, share }) => ({ id, share: Math.round(share * 1000) / 1000 }))
     .filter(({ share }) => share > 0)
     .sort((a, b) => b.share - a.share)
-  const rest = 1 - rounded.reduce((sum, { share }) => sum + share, 0)
+  const rest = 1 - sumOf(rounded, ({ share }) => share)
   const [first] = rounded
-  if (first) first.share = Number((first.share + rest).toFixed(4))
+  if (first) first.share = roundTo(first.share + rest, 4)
   return rounded
 }
 
@@ -91,7 +93,7 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
   return {
     fats,
     traits,
-    price: known ? prices.reduce<number>((sum, price) => sum + price!, 0) : null,
+    price: known ? sumOf(prices, (price) => price!) : null,
     distance: distance(traits, wish.regions),
   }
 }
@@ -100,7 +102,7 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
 export function apart(one: Found, other: Found): number {
   const ids = new Set([...one.fats, ...other.fats].map(({ id }) => id))
   const share = (found: Found, id: string) => found.fats.find((line) => line.id === id)?.share ?? 0
-  return [...ids].reduce((sum, id) => sum + Math.abs(share(one, id) - share(other, id)), 0) / 2
+  return sumOf([...ids], (id) => Math.abs(share(one, id) - share(other, id))) / 2
 }
 
 /** Points by which a found formula may miss a region and still count as inside: its shares were rounded. */
@@ -118,8 +120,8 @@ function missed(found: Found, regions: Regions): InTheWay[] {
 /** What keeps a wish from being looked for at all; empty when nothing does. */
 function hindrance(wish: Wish, candidates: Candidate[]): string {
   if (candidates.length === 0) return 'No fat is left: choose some, or exclude less.'
-  const least = candidates.reduce((sum, { least: share }) => sum + share, 0)
-  const most = candidates.reduce((sum, { most: share }) => sum + share, 0)
+  const least = sumOf(candidates, ({ least: share }) => share)
+  const most = sumOf(candidates, ({ most: share }) => share)
   const must = candidates.filter(({ least: share }) => share > 0).length
   if (least > 1 + 1e-9) return 'The least shares of the fats already sum to more than 100 %.'
   if (most < 1 - 1e-9) return 'The highest shares of the fats sum to less than 100 %.'

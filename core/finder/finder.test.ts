@@ -7,6 +7,7 @@ import { usualFats } from './help'
 import { library } from '../materials/library'
 import { apart, findFormula, otherKind, priceCurve, type Found, type Solver } from './find'
 import { excluded, leastShare, type Wish } from './wish'
+import { sumOf } from '../statistics/sum'
 
 let solve: Solver
 beforeAll(async () => {
@@ -29,7 +30,7 @@ const wish = (changes: Partial<Wish> = {}): Wish => ({
   aim: 'nearest',
   ...changes,
 })
-const sum = (found: Found) => found.fats.reduce((whole, { share }) => whole + share, 0)
+const sum = (found: Found) => sumOf(found.fats, ({ share }) => share)
 
 describe('the finder', () => {
   it('finds a body bar inside all its regions, with runner-ups of another kind', () => {
@@ -100,10 +101,7 @@ describe('the finder', () => {
     const nearest = findFormula(wish({ choices }), library, solve)
     expect(cheapest.inTheWay).toEqual([])
     expect(cheapest.best!.price!).toBeLessThanOrEqual(nearest.best!.price! + 0.5)
-    const byHand = cheapest.best!.fats.reduce(
-      (whole, { id, share }) => whole + prices[id]! * share,
-      0,
-    )
+    const byHand = sumOf(cheapest.best!.fats, ({ id, share }) => prices[id]! * share)
     expect(cheapest.best!.price).toBeCloseTo(byHand, 6)
   })
 

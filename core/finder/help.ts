@@ -10,6 +10,7 @@ import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { distance, outside, type Regions } from '../character/regions'
 import { hasKeeper, traitIds, traitsFrom, traitsOf, type Traits } from '../character/traits'
+import { roundTo } from '../statistics/roundTo'
 
 /** One change that brings a formula nearer to its regions. */
 export interface Help {
@@ -76,8 +77,7 @@ function tries(
   const profileOf = (id: string) => library.fats.get(id)?.profile.value ?? {}
   const byLines = document.size.by === 'lines'
   const key = byLines ? 'grams' : 'share'
-  const amount = (share: number) =>
-    Number((byLines ? share * result.oils : share).toFixed(byLines ? 1 : 4))
+  const amount = (share: number) => roundTo(byLines ? share * result.oils : share, byLines ? 1 : 4)
   const at = (index: number, share: number): PatchStep => ({
     path: ['fats', index, key],
     value: amount(Math.max(0, share)),
@@ -121,7 +121,7 @@ function tries(
     all.push({
       label: `Superfat to ${say.percent(asked)}`,
       kind: `superfat ${Math.sign(by)}`,
-      patch: [{ path: ['superfat'], value: Number(asked.toFixed(4)) }],
+      patch: [{ path: ['superfat'], value: roundTo(asked, 4) }],
       estimate: far(result.fattyAcids, superfat + by),
     })
   }

@@ -2,15 +2,16 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
 import { documentOfPart, sumOfPots } from './parts'
-import { total, weighPot } from './pot'
+import { weighPot } from './pot'
 import { oilsForSize } from './size'
+import { sum } from '../statistics/sum'
 
 /** Shares may miss 1 by this much and still count as whole. */
 export const shareTolerance = 0.0005
 
 /** Sum of the shares of fats that are given by share. */
 export function sumOfShares(document: FormulaDocument): number {
-  return total(document.fats.map((fat) => fat.share ?? 0))
+  return sum(document.fats.map((fat) => fat.share ?? 0))
 }
 
 /** How much of each fat there is relative to the others: shares or grams, whichever the lines carry. */

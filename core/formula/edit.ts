@@ -2,19 +2,19 @@ import type { FormulaDocument } from '#contracts/formula'
 import { byWeights, computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
 import { scaleMeasure, type Measure } from './measure'
+import { sum } from '../statistics/sum'
+import { roundTo } from '../statistics/roundTo'
 
 /*
  * Changes a maker makes to a formula, as functions from document to document. None of them fails: what cannot be done
  * leaves the document as it is.
  */
 
-const tidy = (value: number) => Number(value.toFixed(6))
-
 /** Gives what is still missing from 100 % (or takes what is too much) to one fat; never below nothing. */
 export function giveRemaining(document: FormulaDocument, index: number): FormulaDocument {
   const line = document.fats[index]
   if (!line || document.size.by === 'lines') return document
-  const share = tidy(Math.max(0, (line.share ?? 0) + 1 - sumOfShares(document)))
+  const share = roundTo(Math.max(0, (line.share ?? 0) + 1 - sumOfShares(document)))
   return {
     ...document,
     fats: document.fats.map((fat, place) => (place === index ? { ...fat, share } : fat)),
@@ -26,7 +26,7 @@ export function toGrams(document: FormulaDocument, library: Library): FormulaDoc
   const grams = fatGrams(document, library)
   return byWeights(
     document,
-    document.fats.map(({ share }, index) => (share == null ? null : tidy(grams[index]!))),
+    document.fats.map(({ share }, index) => (share == null ? null : roundTo(grams[index]!))),
   )
 }
 
@@ -34,10 +34,10 @@ export function toGrams(document: FormulaDocument, library: Library): FormulaDoc
 export function toShares(document: FormulaDocument): FormulaDocument {
   if (document.size.by !== 'lines') return document
   const grams = fatWeights(document)
-  const oils = grams.reduce((sum, value) => sum + value, 0)
+  const oils = sum(grams)
   return {
     ...document,
-    size: { by: 'oils', grams: oils > 0 ? tidy(oils) : 1000 },
+    size: { by: 'oils', grams: oils > 0 ? roundTo(oils) : 1000 },
     fats: document.fats.map(({ grams: _, ...fat }, index) => ({
       ...fat,
       share: document.fats[index]!.grams == null || oils === 0 ? null : grams[index]! / oils,
@@ -47,7 +47,7 @@ export function toShares(document: FormulaDocument): FormulaDocument {
 
 /** A size so many times as large; bars stay whole, a mould is filled further. */
 function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocument['size'] {
-  const times = (value: number | null) => (value === null ? null : tidy(value * factor))
+  const times = (value: number | null) => (value === null ? null : roundTo(value * factor))
   switch (size.by) {
     case 'oils':
     case 'batter':
@@ -74,19 +74,19 @@ function scaleSize(size: FormulaDocument['size'], factor: number): FormulaDocume
 /** Water held by weight grows with the formula; proportions stay. */
 const scaleWater = (water: FormulaDocument['water'], factor: number): FormulaDocument['water'] =>
   water.held === 'grams' && water.value !== null
-    ? { held: 'grams', value: tidy(water.value * factor) }
+    ? { held: 'grams', value: roundTo(water.value * factor) }
     : water
 
 /** Multiplies the whole formula; shares and rates stay, weights scale. */
 export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
-  const times = <T extends Measure>(line: T) => scaleMeasure(line, factor, tidy)
+  const times = <T extends Measure>(line: T) => scaleMeasure(line, factor, roundTo)
   return {
     ...document,
     size: scaleSize(document.size, factor),
     fats: document.fats.map(times),
     water: scaleWater(document.water, factor),
     liquids: document.liquids.map(times),
-    ...(document.iceGrams == null ? {} : { iceGrams: tidy(document.iceGrams * factor) }),
+    ...(document.iceGrams == null ? {} : { iceGrams: roundTo(document.iceGrams * factor) }),
     additives: document.additives.map(times),
     scents: document.scents.map(times),
     parts: document.parts.map((part) => ({
@@ -116,7 +116,7 @@ export function useUp(
   const now = fatGrams(document, library)[index] ?? 0
   const perOil = now > 0 ? now / computeFormula(document, library).oils : (line.share ?? 0)
   if (!(perOil > 0)) return document
-  return { ...document, size: { by: 'oils', grams: tidy(grams / perOil) } }
+  return { ...document, size: { by: 'oils', grams: roundTo(grams / perOil) } }
 }
 
 /** Says the same water in another way and holds that from now on. */
@@ -128,5 +128,5 @@ export function holdWater(
   const { water } = computeFormula(document, library)
   if (water.ratio <= 0) return { ...document, water: { held, value: null } }
   const value = held === 'grams' ? water.weighed : water[held]
-  return { ...document, water: { held, value: Number(value.toFixed(10)) } }
+  return { ...document, water: { held, value: roundTo(value, 10) } }
 }

@@ -5,6 +5,7 @@ import { naohPerKoh } from '../chemistry/elements'
 import type { Library } from '../materials/library'
 import { sources } from '../materials/sources'
 import type { Speaker } from '../units/say'
+import { sumOf } from '../statistics/sum'
 
 /** How a figure came about, line by line, in the order in which a maker would work it out on paper. */
 export interface Explanation {
@@ -29,7 +30,7 @@ function explainLye(
     sum: `${say.mass(fat.grams)} × ${say.number(fat.sap, Number.isInteger(fat.sap) ? 0 : 1)} mg KOH/g ÷ 1000 × ${factor}`,
     value: `${say.number(fat.inLye ? fat.naohDemand : 0, 3)} g`,
   }))
-  const inLye = result.fats.reduce((sum, fat) => sum + (fat.inLye ? fat.naohDemand : 0), 0)
+  const inLye = sumOf(result.fats, (fat) => (fat.inLye ? fat.naohDemand : 0))
   lines.push({
     label: 'All of it, at no superfat',
     sum: 'sum of the fats',

@@ -7,6 +7,8 @@ import { waterFloor } from '../water/ways'
 import { meansLyeOrWater } from '../materials/lyeWords'
 import { computeFormula, shareTolerance, sumOfShares } from './compute'
 import type { Measure } from './measure'
+import { sumOf } from '../statistics/sum'
+import { roundTo } from '../statistics/roundTo'
 
 type Add = (path: string, says: string) => void
 type MouldLine = Omit<Extract<FormulaDocument['size'], { by: 'mould' }>, 'by'>
@@ -66,7 +68,7 @@ function checkFats(document: FormulaDocument, library: Library, add: Add) {
     const sum = sumOfShares(document)
     const complete = document.fats.every((line) => line.share != null)
     if (document.fats.length && complete && Math.abs(sum - 1) > shareTolerance)
-      add('fats', `The shares must sum to 1; they sum to ${Number(sum.toFixed(6))}.`)
+      add('fats', `The shares must sum to 1; they sum to ${roundTo(sum)}.`)
   } else if (
     document.fats.length &&
     document.fats.every((line) => line.grams != null) &&
@@ -120,12 +122,9 @@ function checkLiquids(document: FormulaDocument, library: Library, add: Add) {
     else if (line.grams !== undefined) within(add, `${path}.grams`, line.grams, 0, 1_000_000)
     else within(add, `${path}.share`, line.share, 0, 1)
   })
-  const sum = document.liquids.reduce((part, line) => part + (line.share ?? 0), 0)
+  const sum = sumOf(document.liquids, (line) => line.share ?? 0)
   if (sum > 1 + shareTolerance)
-    add(
-      'liquids',
-      `The shares of liquid may sum to at most 1; they sum to ${Number(sum.toFixed(6))}.`,
-    )
+    add('liquids', `The shares of liquid may sum to at most 1; they sum to ${roundTo(sum)}.`)
 }
 
 /** An extra says how much in exactly one way. */
@@ -198,9 +197,9 @@ function checkParts(document: FormulaDocument, library: Library, add: Add) {
     if (part.water) checkWater(part.water, `${path}.water.value`, add)
     checkAdditives(document, part.additives, `${path}.additives`, library, add)
   })
-  const sum = document.parts.reduce((whole, part) => whole + (part.share ?? 0), 0)
+  const sum = sumOf(document.parts, (part) => part.share ?? 0)
   if (document.parts.length && Math.abs(sum - 1) > shareTolerance)
-    add('parts', `The shares of the parts must sum to 1; they sum to ${Number(sum.toFixed(6))}.`)
+    add('parts', `The shares of the parts must sum to 1; they sum to ${roundTo(sum)}.`)
 }
 
 const waterRanges = {
@@ -246,7 +245,7 @@ function checkHeld(document: FormulaDocument, { water, lye }: FormulaResult, add
   if (dissolved || water.ratioInLye >= waterFloor - 1e-9) return false
   add(
     `liquids[${index}].grams`,
-    `They leave only ${Number(water.ratioInLye.toFixed(3))} of water to one of lye in the lye jug, where it will not dissolve: 1 is the least.`,
+    `They leave only ${roundTo(water.ratioInLye, 3)} of water to one of lye in the lye jug, where it will not dissolve: 1 is the least.`,
   )
   return true
 }
@@ -257,7 +256,7 @@ function checkSolution(path: string, water: FormulaResult['water'], add: Add) {
   add(
     path,
     Number.isFinite(water.smallestRatio)
-      ? `The ready-mixed lye alone brings more water than this; the smallest ratio that works is ${Number(water.smallestRatio!.toFixed(4))}.`
+      ? `The ready-mixed lye alone brings more water than this; the smallest ratio that works is ${roundTo(water.smallestRatio!, 4)}.`
       : 'The ready-mixed lye brings water, but the other liquids leave no room for any.',
   )
 }
@@ -280,7 +279,7 @@ export function faultsInFormula(document: FormulaDocument, library: Library): Fa
     const { water, oils, carriers, fats, parts } = result
     if (!(oils > 0)) add('size', 'What is given in grams is already more than this size.')
     for (const carrier of carriers) {
-      const there = fats.reduce((sum, fat) => sum + (fat.id === carrier.id ? fat.grams : 0), 0)
+      const there = sumOf(fats, (fat) => (fat.id === carrier.id ? fat.grams : 0))
       if (carrier.from === 'formula' && carrier.grams > there)
         add('additives', `Dispersing takes more ${carrier.name} than the formula has.`)
     }

@@ -1,5 +1,6 @@
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
+import { sumOf } from '../statistics/sum'
 
 export type Substance = 'fat' | 'water' | 'liquid' | 'lye' | 'additive' | 'scent'
 
@@ -45,9 +46,8 @@ export function makingOrder(result: FormulaResult, library: Library): WeighGroup
   const takenFor = (id: string, moment: string) => {
     const giver = result.fats.find((fat) => fat.id === id)
     if (giver?.moment !== moment) return 0
-    return result.carriers.reduce(
-      (sum, carrier) => sum + (carrier.from === 'formula' && carrier.id === id ? carrier.grams : 0),
-      0,
+    return sumOf(result.carriers, (carrier) =>
+      carrier.from === 'formula' && carrier.id === id ? carrier.grams : 0,
     )
   }
   const fats = (moment: string): WeighLine[] =>

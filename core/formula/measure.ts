@@ -1,6 +1,7 @@
 import type { MeasuredAmount } from '#contracts/formula'
 import type { AmountBase, AmountUnit, SpoonKind } from '#contracts/words'
 import { gramsOfBase, gramsOfUnit, isVolume } from '../units/measures'
+import { roundTo } from '../statistics/roundTo'
 
 /** How much of an extra, in exactly one of these ways. */
 export interface Measure {
@@ -79,8 +80,6 @@ export const waysToMeasure = [
 ] as const
 export type WayToMeasure = (typeof waysToMeasure)[number]['id']
 
-const tidy = (value: number) => Number(value.toFixed(5))
-
 /**
  * The same weight said another way.
  * @param grams what it weighs now
@@ -95,12 +94,12 @@ export function sayAs(
   spoons: SpoonKind = 'us',
 ): Measure {
   const none = { rate: undefined, of: undefined, grams: undefined, amount: undefined }
-  if (way === 'oils') return { ...none, rate: oils > 0 ? tidy(grams / oils) : 0, of: 'oils' }
+  if (way === 'oils') return { ...none, rate: oils > 0 ? roundTo(grams / oils, 5) : 0, of: 'oils' }
   if (way === 'batter')
-    return { ...none, rate: batter > 0 ? tidy(grams / batter) : 0, of: 'batter' }
-  if (way === 'grams') return { ...none, grams: tidy(grams) }
+    return { ...none, rate: batter > 0 ? roundTo(grams / batter, 5) : 0, of: 'batter' }
+  if (way === 'grams') return { ...none, grams: roundTo(grams, 5) }
   const [unit, per = null] = way.split('/') as [AmountUnit, AmountBase?]
   const perBase = per && oils > 0 ? oils / gramsOfBase[per] : 1
-  const value = tidy(grams / gramsOfUnit(unit, density, spoons) / perBase)
+  const value = roundTo(grams / gramsOfUnit(unit, density, spoons) / perBase, 5)
   return { ...none, amount: { value, unit, per } }
 }

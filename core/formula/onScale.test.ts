@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
 import { blankFormula } from './blank'
 import { onScale } from './onScale'
+import { sumOf } from '../statistics/sum'
 
 /** Nine pots of one batter, 1 kg of oils; one jug, or a jug each. */
 const nine = (ownWater: boolean, changes: Partial<FormulaDocument> = {}): FormulaDocument => ({
@@ -36,7 +37,7 @@ describe('nine pots that share one lye jug', () => {
     // What is weighed is a whole number of steps, and the cups add up to it.
     expect(result.lye.naoh / scale).toBeCloseTo(Math.round(result.lye.naoh / scale), 6)
     const cups = result.parts.map((part) => part.result)
-    expect(cups.reduce((sum, cup) => sum + cup.lye.naoh, 0)).toBeCloseTo(result.lye.naoh, 9)
+    expect(sumOf(cups, (cup) => cup.lye.naoh)).toBeCloseTo(result.lye.naoh, 9)
     // Every cup whose half step moves its superfat by more than a point is named, and no other.
     const named = new Set(coarse.map(({ pot }) => pot))
     cups.forEach((cup, pot) => {

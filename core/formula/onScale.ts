@@ -8,6 +8,8 @@ import { waysFrom } from '../water/ways'
 import { byWeights, computeFormula, fatGrams } from './compute'
 import { documentOfPart, sumOfPots } from './parts'
 import { lyeWeighed, weighPot } from './pot'
+import { sum, sumOf } from '../statistics/sum'
+import { roundTo } from '../statistics/roundTo'
 
 /** What a scale can show of a formula, and what superfat those weights really have. */
 export interface OnScale {
@@ -170,7 +172,6 @@ function settled(
       naohTaken: liquid.naohTaken * kept,
     }
   })
-  const sum = (numbers: number[]) => numbers.reduce((all, one) => all + one, 0)
   const demandOf = (grams: number, sap: number | undefined) => grams * naohPerGramOfFat(sap ?? 0)
   const carriers = exact.carriers.map((carrier) => ({
     ...carrier,
@@ -236,7 +237,7 @@ function potsInSteps(
     return { part, own, exact: weighPot(own, library, grams) }
   })
   const sumOver = (list: 'additives' | 'scents', index: number) =>
-    drafts.reduce((sum, { exact }) => sum + (exact[list][index]?.grams ?? 0), 0)
+    sumOf(drafts, ({ exact }) => exact[list][index]?.grams ?? 0)
   const inSteps = (
     list: 'additives' | 'scents',
     index: number,
@@ -276,7 +277,7 @@ function pointsOf(pot: FormulaResult, ownJug: boolean, scale: number): number {
   const inJug =
     weighedLye +
     Math.max(0, water.weighed) +
-    pot.liquids.reduce((sum, { moment, grams }) => sum + (moment === 'lye' ? grams : 0), 0)
+    sumOf(pot.liquids, ({ moment, grams }) => (moment === 'lye' ? grams : 0))
   const alkaliPerGram = lye.pureAsNaoh / (ownJug ? weighedLye : inJug)
   const half = scale / 2
   return Math.max((half * alkaliPerGram) / demand, (half / pot.oils) * (1 - superfat.total))
@@ -346,19 +347,18 @@ export function roundedToScale(
   scale: number,
 ): FormulaDocument {
   const { result } = onScale(document, library, scale)
-  const inLye = result.fats.reduce((sum, fat) => sum + (fat.inLye ? fat.naohDemand : 0), 0)
+  const inLye = sumOf(result.fats, (fat) => (fat.inLye ? fat.naohDemand : 0))
   if (document.parts.length || inLye <= 0) return document
-  const tidy = (grams: number) => Number(grams.toFixed(6))
   const rounded = inScaleSteps(document, library, fatGrams(document, library), scale)
   const weighed = <T extends { grams?: number | null }>(line: T) => ({
     ...line,
-    grams: tidy(line.grams ?? 0),
+    grams: roundTo(line.grams ?? 0),
   })
   return {
     ...rounded,
     fats: rounded.fats.map(weighed),
     additives: rounded.additives.map(weighed),
     scents: rounded.scents.map(weighed),
-    superfat: Number((1 - (result.lye.pureAsNaoh - result.lye.acidDemand) / inLye).toFixed(10)),
+    superfat: roundTo(1 - (result.lye.pureAsNaoh - result.lye.acidDemand) / inLye, 10),
   }
 }

@@ -2,7 +2,8 @@ import type { FormulaDocument, PartLine } from '#contracts/formula'
 import type { FormulaResult, Portion } from '#contracts/result'
 import { waysFrom } from '../water/ways'
 import { scaleMeasure } from './measure'
-import { driestWaterShare, total } from './pot'
+import { driestWaterShare } from './pot'
+import { sum } from '../statistics/sum'
 
 /**
  * A part as a formula of its own: its share of everything, its own water, its own extras besides the common ones, and the
@@ -11,7 +12,7 @@ import { driestWaterShare, total } from './pot'
 export function documentOfPart(document: FormulaDocument, part: PartLine): FormulaDocument {
   const share = part.share ?? 0
   const scented = document.parts.filter(({ scent }) => scent)
-  const scentedShare = total(scented.map((line) => line.share ?? 0))
+  const scentedShare = sum(scented.map((line) => line.share ?? 0))
   const scentShare = part.scent && scentedShare > 0 ? share / scentedShare : 0
   const ofWhole = (grams: number | null | undefined) => (grams == null ? grams : grams * share)
   const { water } = document
@@ -52,7 +53,7 @@ export function sumOfPots(
 ): FormulaResult {
   const results = pots.map(({ result }) => result)
   const first = results[0]!
-  const add = (pick: (result: FormulaResult) => number) => total(results.map(pick))
+  const add = (pick: (result: FormulaResult) => number) => sum(results.map(pick))
   const oils = add((result) => result.oils)
   const fats = first.fats.map((fat, index) => {
     const grams = add((result) => result.fats[index]!.grams)

@@ -8,11 +8,10 @@ import type { Library } from '../materials/library'
 import { divideLiquid } from '../water/liquids'
 import { ratioFrom, waysFrom } from '../water/ways'
 import { isEstimate, lineGrams, scentDensity, usesBatter } from './measure'
+import { sum } from '../statistics/sum'
 
 /** Least water left in a long-dried bar: 0.05 + 0.1·0.5 humidity − 0.03 (docs/science.md, drying). */
 export const driestWaterShare = 0.07
-
-export const total = (numbers: number[]) => numbers.reduce((sum, value) => sum + value, 0)
 
 /**
  * Fatty acids in a gram of a fat. Waxes, lanolin and resins: the share that is not unsaponifiable, as stored; free
@@ -25,7 +24,7 @@ function fattyShare(fat: Fat | undefined, sap: number): number {
 }
 
 function fatPortions(document: FormulaDocument, library: Library, grams: number[]) {
-  const oils = total(grams)
+  const oils = sum(grams)
   return document.fats.map((line, index) => {
     const fat = library.fats.get(line.id)
     const sap = line.sap ?? fat?.sap.typical ?? 0
@@ -70,7 +69,7 @@ function weighGiven(
   given: Given,
 ): FormulaResult {
   const fats = fatPortions(document, library, grams)
-  const oils = total(fats.map((fat) => fat.grams))
+  const oils = sum(fats.map((fat) => fat.grams))
   const unknownFats = fats.filter(({ sap }) => !(sap > 0)).map(({ name }) => name)
 
   const additives = document.additives.map((line) => {
@@ -88,9 +87,9 @@ function weighGiven(
   })
 
   const asked = document.superfat ?? 0
-  const acidDemand = total(additives.map((additive) => additive.naohTaken)) + given.sour
-  const inLyeDemand = total(fats.filter((fat) => fat.inLye).map((fat) => fat.naohDemand))
-  const fullFatDemand = total(fats.map((fat) => fat.naohDemand))
+  const acidDemand = sum(additives.map((additive) => additive.naohTaken)) + given.sour
+  const inLyeDemand = sum(fats.filter((fat) => fat.inLye).map((fat) => fat.naohDemand))
+  const fullFatDemand = sum(fats.map((fat) => fat.naohDemand))
   const pureAsNaoh = unknownFats.length ? 0 : inLyeDemand * (1 - asked) + acidDemand
   const alkali = weighAlkali(pureAsNaoh, document.alkali)
   const lyeGrams = alkali.pureNaoh + alkali.pureKoh
@@ -129,7 +128,7 @@ function weighGiven(
       way: line.way,
     }
   })
-  const milkFatDemand = total([
+  const milkFatDemand = sum([
     ...liquids.map(
       (liquid, index) => liquid.fatGrams * naohPerGramOfFat(kinds[index]?.fatSap ?? 0),
     ),
@@ -152,14 +151,14 @@ function weighGiven(
   })
   const extraOils = carriers.filter((carrier) => carrier.from === 'extra')
   const sapOf = (id: string) => library.fats.get(id)?.sap.typical ?? 0
-  const extraDemand = total(extraOils.map(({ id, grams }) => grams * naohPerGramOfFat(sapOf(id))))
+  const extraDemand = sum(extraOils.map(({ id, grams }) => grams * naohPerGramOfFat(sapOf(id))))
   const allFatDemand = fullFatDemand + milkFatDemand + extraDemand
   const waterInLye =
     divided.water +
     alkali.waterInSolution +
-    total(liquids.filter(dissolvesLye).map((liquid) => liquid.waterGrams))
+    sum(liquids.filter(dissolvesLye).map((liquid) => liquid.waterGrams))
   const waterContent =
-    divided.water + alkali.waterInSolution + total(liquids.map((liquid) => liquid.waterGrams))
+    divided.water + alkali.waterInSolution + sum(liquids.map((liquid) => liquid.waterGrams))
 
   const scentGrams = document.scents.map((line) =>
     lineGrams(line, scentDensity(line.name ?? line.id), oils, given.batter, library.spoons),
@@ -170,10 +169,10 @@ function weighGiven(
     alkali.koh +
     (alkali.solution ?? 0) +
     divided.water +
-    total(liquids.map((liquid) => liquid.grams)) +
-    total(additives.map((additive) => additive.grams)) +
-    total(extraOils.map((carrier) => carrier.grams)) +
-    total(scentGrams)
+    sum(liquids.map((liquid) => liquid.grams)) +
+    sum(additives.map((additive) => additive.grams)) +
+    sum(extraOils.map((carrier) => carrier.grams)) +
+    sum(scentGrams)
   const longDried = Math.min(batter, (batter - waterContent) / (1 - driestWaterShare))
   const wateredWith = Math.max(0, divided.water)
 
@@ -228,25 +227,25 @@ function weighGiven(
     batter,
     longDried,
     fattyMatter:
-      total(fats.map((fat) => fat.grams * fattyShare(library.fats.get(fat.id), fat.sap))) +
-      total(
+      sum(fats.map((fat) => fat.grams * fattyShare(library.fats.get(fat.id), fat.sap))) +
+      sum(
         liquids.map(
           (liquid, index) => liquid.fatGrams * fattyShare(undefined, kinds[index]?.fatSap ?? 0),
         ),
       ) +
-      total(
+      sum(
         additives.map(
           (additive) =>
             additive.fatGrams *
             fattyShare(undefined, library.additives.get(additive.id)?.fatSap ?? 0),
         ),
       ) +
-      total(extraOils.map(({ id, grams }) => grams * fattyShare(library.fats.get(id), sapOf(id)))),
+      sum(extraOils.map(({ id, grams }) => grams * fattyShare(library.fats.get(id), sapOf(id)))),
     fattyAcids: meanProfile(fats, library),
   }
 }
 
-const sourOf = (result: FormulaResult) => total(result.liquids.map(({ naohTaken }) => naohTaken))
+const sourOf = (result: FormulaResult) => sum(result.liquids.map(({ naohTaken }) => naohTaken))
 
 /**
  * What one pot weighs. Grams and fractions at full precision; alkali demand, water and superfat as in docs/science.md.

@@ -10,6 +10,7 @@ import { holdWater, scaleFormula, toGrams, toShares } from './edit'
 import { faultsInFormula } from './faults'
 import { onScale } from './onScale'
 import { remarksOn } from '../remarks'
+import { sum } from '../statistics/sum'
 
 const fatIds = [...library.fats.keys()]
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
@@ -85,10 +86,7 @@ describe('for any formula', () => {
   it('the weights sum to the batter', () => {
     fc.assert(
       fc.property(formulas, (document) =>
-        close(
-          weightsOf(document).reduce((sum, grams) => sum + grams, 0),
-          computeFormula(document, library).batter,
-        ),
+        close(sum(weightsOf(document)), computeFormula(document, library).batter),
       ),
     )
   })

@@ -5,6 +5,7 @@ import { waterFloor } from '../water/ways'
 import { computeFormula } from './compute'
 import { toShares } from './edit'
 import type { Measure } from './measure'
+import { sumOf } from '../statistics/sum'
 
 /*
  * One formula at another size. Whatever it says in grams becomes a proportion first, with the exact ratio it has, so that
@@ -36,11 +37,10 @@ const ratioOf = (
 export function toProportions(document: FormulaDocument, library: Library): FormulaDocument {
   const result = computeFormula(document, library)
   const { liquids, water, additives, scents, oils } = result
-  const allLiquid =
-    water.weighed + water.inSolution + liquids.reduce((sum, { grams }) => sum + grams, 0)
+  const allLiquid = water.weighed + water.inSolution + sumOf(liquids, ({ grams }) => grams)
   const common = (index: number) =>
     result.parts.length
-      ? result.parts.reduce((sum, part) => sum + (part.result.additives[index]?.grams ?? 0), 0)
+      ? sumOf(result.parts, (part) => part.result.additives[index]?.grams ?? 0)
       : (additives[index]?.grams ?? 0)
   return {
     ...toShares(document),

@@ -1,6 +1,7 @@
 import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula'
 import type { Library } from '../materials/library'
 import { fatWeights } from './compute'
+import { sum } from '../statistics/sum'
 
 /** The bar's picture: the colour of the soap, the colour of its wave, and where the wave runs (0–1, from its name). */
 export interface Face {
@@ -43,13 +44,13 @@ export function scentColour(id: string): string {
 /** The colour of the plain soap: its oils, made paler. */
 function soapColour(document: FormulaDocument, library: Library): Rgb {
   const weights = fatWeights(document)
-  const sum = weights.reduce((part, value) => part + value, 0)
+  const whole = sum(weights)
   const oils = document.fats.reduce<Rgb>(
     (colour, fat, index) => {
       const own = rgb(library.fats.get(fat.id)?.colour ?? '#cbbf9f')
-      return colour.map((part, at) => part + (own[at]! * weights[index]!) / (sum || 1)) as Rgb
+      return colour.map((part, at) => part + (own[at]! * weights[index]!) / (whole || 1)) as Rgb
     },
-    sum > 0 ? [0, 0, 0] : cream,
+    whole > 0 ? [0, 0, 0] : cream,
   )
   return mix(cream, oils, oilTint)
 }

@@ -1,5 +1,6 @@
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
+import { sumOf } from '../statistics/sum'
 
 /** Density of NaOH solution at 20 °C by mass fraction, g/ml (CRC Handbook); between them linearly. */
 const solutionDensity = [
@@ -23,11 +24,11 @@ export function lyeDensity(strength: number): number {
 
 /** Volume of the batter at pour, ml: fats by their melted density, lye and all liquid as one solution, the rest at 1. */
 export function batterMillilitres(result: FormulaResult, library: Library): number {
-  const fats = result.fats.reduce(
-    (sum, fat) => sum + fat.grams / (library.fats.get(fat.id)?.density.value ?? 0.91),
-    0,
+  const fats = sumOf(
+    result.fats,
+    (fat) => fat.grams / (library.fats.get(fat.id)?.density.value ?? 0.91),
   )
-  const solids = [...result.additives, ...result.scents].reduce((sum, part) => sum + part.grams, 0)
+  const solids = sumOf([...result.additives, ...result.scents], (part) => part.grams)
   const dissolved = result.batter - result.oils - solids
   return fats + dissolved / lyeDensity(result.water.strength) + solids
 }

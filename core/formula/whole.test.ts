@@ -16,6 +16,7 @@ import { mouldMillilitres } from '../mould/capacity'
 import { fillings, fillMillilitres } from '../mould/fillings'
 import { driedGrams } from './size'
 import { batterMillilitres } from './volume'
+import { sumOf } from '../statistics/sum'
 
 const olive = (changes: Partial<FormulaDocument>): FormulaDocument => ({
   ...blankFormula('Whole'),
@@ -174,7 +175,7 @@ describe('parts', () => {
     const { result, secondOpinion: second } = onScale(tidePool, library, 0.1)
     expect(second.agrees).toBe(true)
     const sum = (pick: (pot: FormulaResult) => number) =>
-      result.parts.reduce((whole, part) => whole + pick(part.result), 0)
+      sumOf(result.parts, (part) => pick(part.result))
     expect(sum((pot) => pot.lye.naoh)).toBeCloseTo(result.lye.naoh, 9)
     expect(sum((pot) => pot.water.weighed)).toBeCloseTo(result.water.weighed, 9)
     expect(sum((pot) => pot.oils)).toBeCloseTo(result.oils, 9)
@@ -209,7 +210,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
       fc.property(anyFormula, (document) => {
         fc.pre(faultsInFormula(document, library).length === 0)
         const result = computeFormula(document, library)
-        const parts = result.parts.reduce((sum, part) => sum + part.result.batter, 0)
+        const parts = sumOf(result.parts, (part) => part.result.batter)
         return (
           close(weights(result), result.batter) &&
           (result.parts.length === 0 || close(parts, result.batter)) &&

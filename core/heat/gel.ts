@@ -3,6 +3,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { patternOf } from '../formula/method'
 import { mouldsOf } from '../mould/fillings'
+import { sumOf } from '../statistics/sum'
+import { clamp } from '../statistics/clamp'
 
 /*
  * Whether a loaf turns translucent in the middle. Low confidence: the heat of saponification is known to a sixth, the
@@ -85,8 +87,6 @@ export interface AfterPour {
   because: string[]
 }
 
-const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
-
 /**
  * When to look, unwrap and unmould. The window is a rule of the craft: a day for a plain formula at 2.2 : 1, sooner with
  * little water, coconut or salt, later with much water, citric acid, or where gel is kept away.
@@ -106,8 +106,7 @@ export function afterPour(
   add(ratio < 2.2 ? 'little water' : 'much water', clamp((ratio / 2.2) ** 1.6, 0.4, 2.2))
   add(firm > 45 ? 'sets firm' : 'soft oils', clamp(1 + (45 - firm) / 60, 0.35, 1.9))
   const share = (fits: (id: string) => boolean) =>
-    result.additives.reduce((sum, line) => sum + (fits(line.id) ? line.grams : 0), 0) /
-    (result.oils || 1)
+    sumOf(result.additives, (line) => (fits(line.id) ? line.grams : 0)) / (result.oils || 1)
   if (share((id) => id.startsWith('citric')) > 0) add('citric acid', 2)
   if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)

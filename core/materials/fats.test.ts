@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { saponificationValueOf } from '../chemistry/fattyAcids'
 import { library } from './library'
 import { findMaterials } from './find'
+import { sum } from '../statistics/sum'
 
 const fats = [...library.fats.values()]
 const checkable = fats.filter((fat) => !fat.unchecked)
@@ -16,7 +17,7 @@ describe('the fats of the library', () => {
     const { low, typical, high } = fat.sap
     expect(low).toBeLessThan(typical)
     expect(typical).toBeLessThan(high)
-    const named = Object.values(fat.profile.value).reduce((sum, share) => sum + share, 0)
+    const named = sum(Object.values(fat.profile.value))
     expect(named).toBeLessThanOrEqual(1.0001)
     expect(fat.density.value).toBeGreaterThan(0.8)
     expect(fat.density.value).toBeLessThan(1.1)

@@ -2,6 +2,7 @@ import type { FormulaDocument, Mould } from '#contracts/formula'
 import type { WorkshopMould } from '#contracts/mould'
 import { capacityOf } from './capacity'
 import { mouldsOf } from './fillings'
+import { sumOf } from '../statistics/sum'
 
 export interface Bars {
   count: number
@@ -51,7 +52,6 @@ export function barsOf(
   }
   const lines = mouldsOf(size)
   const counts = lines.map(({ mould, name }) => inMould(mould, name))
-  if (lines.length && counts.every((count) => count))
-    return whole(counts.reduce<number>((sum, count) => sum + count!, 0))
+  if (lines.length && counts.every((count) => count)) return whole(sumOf(counts, (count) => count!))
   return whole(batterGrams / usualBar)
 }

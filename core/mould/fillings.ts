@@ -1,6 +1,7 @@
 import type { Size } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { mouldMillilitres } from './capacity'
+import { sumOf } from '../statistics/sum'
 
 export interface Filling {
   name: string
@@ -20,7 +21,7 @@ export function mouldsOf(size: Size) {
 
 /** ml that the moulds of a size take at their fill. */
 export const fillMillilitres = (size: Size): number =>
-  mouldsOf(size).reduce((sum, { mould, fill }) => sum + mouldMillilitres(mould) * (fill ?? 0), 0)
+  sumOf(mouldsOf(size), ({ mould, fill }) => mouldMillilitres(mould) * (fill ?? 0))
 
 /** How the batter is shared out over the moulds it was sized for: each to its own fill, by volume. */
 export function fillings(size: Size, result: FormulaResult): Filling[] {

@@ -2,6 +2,7 @@ import type { BatchEvent, BatchSummary } from '#contracts/batch'
 import { addDays, type Day } from '../units/days'
 import { standingEvents } from './standing'
 import { whyNotTrusted } from './usable'
+import { sumOf } from '../statistics/sum'
 
 /** Ways out that put bars into other people's hands. */
 const toOthers = new Set(['sold', 'given'])
@@ -74,7 +75,7 @@ export function whyNot(
       return pouredOn ? null : notPoured
     case 'placed': {
       if (!pouredOn) return notPoured
-      const placed = event.spread.reduce((sum, { bars }) => sum + bars, 0)
+      const placed = sumOf(event.spread, ({ bars }) => bars)
       const there = Math.max(0, facts.bars - facts.out)
       return placed > there ? `Only ${there} bars are there to be placed.` : null
     }

@@ -1,6 +1,7 @@
 import type { FormulaResult } from '#contracts/result'
 import type { CureDays } from '#contracts/workshop'
 import type { Library } from '../materials/library'
+import { sumOf } from '../statistics/sum'
 
 /** How long makers let a kind of soap cure, in days. Makers differ; these are the middle of what they do. */
 export const cureRules = [
@@ -47,7 +48,7 @@ export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: s
 /** The rule that fits a formula's kind. */
 export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
   const share = (fits: (id: string) => boolean) =>
-    result.fats.reduce((sum, fat) => sum + (fits(fat.id) ? fat.share : 0), 0)
+    sumOf(result.fats, (fat) => (fits(fat.id) ? fat.share : 0))
   const olive = share((id) => id === 'olive' || id === 'olive-pomace' || id === 'laurel-berry')
   if (olive >= 0.9) return cureRule('olive')!
   const lauric = share((id) => (library.fats.get(id)?.profile.value.lauric ?? 0) >= 0.4)

@@ -2,6 +2,7 @@ import type { Chance } from '../statistics/randomSource'
 import { fitPosterior, type Observation } from '../statistics/posterior'
 import { quantile } from '../statistics/quantile'
 import { dryDay, leftAfter, paceIn, weighNoise } from './dryingModel'
+import { mean, sum, sumOf } from '../statistics/sum'
 
 /*
  * How the bars of a batch dry, from what is known beforehand and from weigh-ins (docs/science.md, drying).
@@ -33,7 +34,7 @@ export interface WeighIn {
 const usualSides = [25, 60, 90] as const
 /** Per day, for such a bar in moving air at 20 °C and half saturated. */
 const usualPerDay = 0.07
-const outward = (sides: readonly number[]) => sides.reduce((sum, side) => sum + 1 / side ** 2, 0)
+const outward = (sides: readonly number[]) => sumOf(sides, (side) => 1 / side ** 2)
 /** g/ml of fresh soap. */
 const soapDensity = 1.05
 /** Water share in the long run: 0.05 and a tenth of the humidity, give or take 0.03; taken as a standard deviation of half. */
@@ -121,13 +122,12 @@ export function fitDrying(prior: DryingPrior, weighIns: readonly WeighIn[]): Dry
   ]
   // Begin at what the bars weighed, or a heavy bar is taken for one that lost nothing.
   const firsts = marks.map((mark) => weighIns.find(({ bar }) => bar === mark)!.grams / prior.grams)
-  const mean = firsts.length ? firsts.reduce((a, b) => a + b, 0) / firsts.length : 1
-  const { likeliest, draw } = fitPosterior(observations, [0, 0, mean, ...firsts])
+  const first = firsts.length ? mean(firsts) : 1
+  const { likeliest, draw } = fitPosterior(observations, [0, 0, first, ...firsts])
   const own = likeliest.slice(3)
   const centre = likeliest[2]!
-  const markedOf = (p: number[]) =>
-    prior.grams * (p.slice(3).reduce((a, b) => a + b, 0) / marks.length || p[2]!)
-  const squares = own.reduce((sum, value) => sum + (value / centre - 1) ** 2, 0)
+  const markedOf = (p: number[]) => prior.grams * (sum(p.slice(3)) / marks.length || p[2]!)
+  const squares = sumOf(own, (value) => (value / centre - 1) ** 2)
   const spread = Math.sqrt(
     (spreadWeight * prior.spread ** 2 + squares) / (spreadWeight + Math.max(0, own.length - 1)),
   )
@@ -170,8 +170,8 @@ export function dryingForecast(drying: Drying, chance: Chance): DryingForecast {
   const some = drawn(drying, chance)
   const days = some.map(dryDay).sort((a, b) => a - b)
   const longDried = some.map(({ grams, loss }) => grams * (1 - loss))
-  const mean = longDried.reduce((sum, grams) => sum + grams, 0) / draws
-  const variance = longDried.reduce((sum, grams) => sum + (grams - mean) ** 2, 0) / draws
+  const middle = mean(longDried)
+  const variance = sumOf(longDried, (grams) => (grams - middle) ** 2) / draws
   const at = dryDay(drying)
   return {
     dry: {
@@ -180,7 +180,7 @@ export function dryingForecast(drying: Drying, chance: Chance): DryingForecast {
       to: Math.round(quantile(days, 0.95)),
     },
     gramsDry: drying.marked * leftAfter(drying, at),
-    netGrams: mean - z975 * Math.sqrt(variance + (mean * drying.spread) ** 2),
+    netGrams: middle - z975 * Math.sqrt(variance + (middle * drying.spread) ** 2),
   }
 }
 

@@ -1,6 +1,7 @@
 import type { BatchFacts } from '#contracts/batch'
 import { gramsPer } from '../units/measures'
 import type { UnitSystem } from '../units/say'
+import { mean } from '../statistics/sum'
 
 /*
  * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
@@ -32,8 +33,8 @@ export function lastWeighed({
   drying,
 }: Pick<BatchFacts, 'weighed' | 'drying'>): { mean: number; lost: number } | null {
   if (!weighed.length || !drying) return null
-  const mean = weighed.reduce((sum, { grams }) => sum + grams, 0) / weighed.length
-  return { mean, lost: 1 - mean / drying.grams }
+  const middle = mean(weighed.map(({ grams }) => grams))
+  return { mean: middle, lost: 1 - middle / drying.grams }
 }
 
 /** The net weight in g that a label may state: rounded down, to whole grams or to tenths of an ounce. */

@@ -10,6 +10,7 @@ import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } fro
 import { standingEvents } from './standing'
 import { usableOf } from './usable'
 import { correctedMade, madeAsPlanned } from './wrong'
+import { sumOf } from '../statistics/sum'
 
 /** The batch as the drying of its bars sees it. */
 export interface DryingBatch {
@@ -37,7 +38,7 @@ export function weighInsOf(events: readonly BatchEvent[], pouredOn: Day): WeighI
         (one) => one.day > event.day || (one.day === event.day && one.place > place),
       )
       if (since.some(({ grams }) => grams === null)) return []
-      const off = since.reduce((sum, { grams }) => sum + grams!, 0)
+      const off = sumOf(since, ({ grams }) => grams!)
       return event.bars.map(({ bar, grams }) => ({
         day: daysBetween(pouredOn, event.day),
         bar,
@@ -180,7 +181,7 @@ export function factsAtOnce(
     leftOn: left?.day ?? null,
     spoiled: left?.why === 'spoiled',
     bars: cut?.bars ?? batch.bars,
-    out: events.reduce((sum, event) => sum + (event.kind === 'out' ? event.bars : 0), 0),
+    out: sumOf(events, (event) => (event.kind === 'out' ? event.bars : 0)),
     checks: checksOf(batch.frozen, events),
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     laundry: poured?.laundry ?? false,

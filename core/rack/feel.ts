@@ -5,6 +5,7 @@ import type { Traits } from '../character/traits'
 import { shownTrait } from '../character/traits'
 import { daysBetween, type Day } from '../units/days'
 import { standingEvents } from './standing'
+import { mean } from '../statistics/sum'
 
 /* Bars tried in use, from 1 to 5, and what that says of the estimates. */
 
@@ -156,14 +157,14 @@ export function traitsFelt(estimates: Traits, tests: readonly Felt[]): TraitFelt
   }
   return [...byTrait].map(([trait, points]) => {
     const estimate = shownTrait(estimates[trait])
-    const mean = points.reduce((a, b) => a + b, 0) / points.length
+    const middle = mean(points)
     const pull = points.length / (points.length + estimateWeight)
-    const corrected = estimate + (mean - estimate) * pull
+    const corrected = estimate + (middle - estimate) * pull
     const off = corrected - estimate
     return {
       trait,
       estimate,
-      tests: mean,
+      tests: middle,
       count: points.length,
       corrected,
       says: Math.abs(off) < worthSaying ? null : off > 0 ? 'better' : 'worse',

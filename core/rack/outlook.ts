@@ -3,6 +3,7 @@ import type { Goal } from '#contracts/goal'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { isDrying, standingOf } from './standing'
 import { isBlocked } from './usable'
+import { sumOf } from '../statistics/sum'
 
 /* What is ahead: what runs out when, and when to pour for a market. */
 
@@ -38,7 +39,7 @@ export function outlookOf(
     byFormula.set(batch.formulaId, [...(byFormula.get(batch.formulaId) ?? []), batch])
   return [...byFormula].flatMap(([formulaId, all]) => {
     const standing = all.map((batch) => ({ batch, ...standingOf(batch, today) }))
-    const sum = (list: typeof standing) => list.reduce((bars, one) => bars + one.bars, 0)
+    const sum = (list: typeof standing) => sumOf(list, (one) => one.bars)
     const usable = standing.filter(({ batch }) => !isBlocked(batch.facts.usable))
     const ready = sum(usable.filter(({ stage }) => stage === 'ready'))
     const drying = usable.filter(isDrying)
@@ -105,11 +106,13 @@ export function plansFor(
   const plans = new Map<string, GoalPlan>()
   for (const goal of [...goals].sort((a, b) => a.on.localeCompare(b.on))) {
     const needs = readyAfter(batches, goal.formulaId, usual) + wrapDays
-    const coming = batches
-      .filter((batch) => batch.formulaId === goal.formulaId && !isBlocked(batch.facts.usable))
-      .map((batch) => standingOf(batch, today))
-      .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < goal.on)
-      .reduce((bars, one) => bars + one.bars, 0)
+    const coming = sumOf(
+      batches
+        .filter((batch) => batch.formulaId === goal.formulaId && !isBlocked(batch.facts.usable))
+        .map((batch) => standingOf(batch, today))
+        .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < goal.on),
+      (one) => one.bars,
+    )
     const before = taken.get(goal.formulaId) ?? 0
     const there = Math.min(goal.bars, Math.max(0, coming - before))
     taken.set(goal.formulaId, before + there)
@@ -136,7 +139,7 @@ export function spaceAhead(
     const day = addDays(today, ahead)
     return {
       day,
-      bars: there.reduce((sum, { bars, readyOn }) => sum + (readyOn! > day ? bars : 0), 0),
+      bars: sumOf(there, ({ bars, readyOn }) => (readyOn! > day ? bars : 0)),
     }
   })
 }

@@ -1,10 +1,8 @@
 import type { RoomDay } from '#contracts/room'
 import { paceIn } from './dryingModel'
+import { mean } from '../statistics/sum'
 
 /* The drying room as it was logged. */
-
-const mean = (values: readonly number[]) =>
-  values.reduce((sum, value) => sum + value, 0) / values.length
 
 /** Days over which the humidity that bars dry in is taken. */
 const dryingDays = 14

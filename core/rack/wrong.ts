@@ -3,6 +3,7 @@ import type { Frozen } from '#contracts/result'
 import { naohPerGramOfAcid } from '../chemistry/acids'
 import { naohPerKoh } from '../chemistry/elements'
 import { frozenLibrary } from '../formula/frozen'
+import { sumOf } from '../statistics/sum'
 
 /* A batch that was poured wrong: what it now is, and what can be done with it. Grams and fractions. */
 
@@ -16,7 +17,7 @@ export function madeAsPlanned({ result }: Pick<Frozen, 'result'>): Made {
     oils: result.oils,
     pure: lye.pureNaoh + lye.pureKoh,
     water: water.content,
-    scent: result.scents.reduce((sum, { grams }) => sum + grams, 0),
+    scent: sumOf(result.scents, ({ grams }) => grams),
     batter: result.batter,
   }
 }

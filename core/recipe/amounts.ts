@@ -2,8 +2,7 @@ import type { Library } from '../materials/library'
 import { scentDensity, lineGrams } from '../formula/measure'
 import { isLyeKind } from '../words/reading'
 import type { RecipeLine } from './read'
-
-export const sum = (numbers: number[]) => numbers.reduce((total, value) => total + value, 0)
+import { sum } from '../statistics/sum'
 
 /** A recipe in per cent is judged on 1000 g of oils where it does not say how much. */
 const assumedOils = 1000

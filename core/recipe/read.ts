@@ -9,6 +9,7 @@ import {
 import { tokensOf } from '../materials/tokens'
 import { kohPurity } from './amounts'
 import { piecesOf } from './pieces'
+import { sumOf } from '../statistics/sum'
 
 /** One piece of a recipe and what it was taken for. */
 export interface RecipeLine extends Reading {
@@ -83,7 +84,7 @@ function inRecipesUnit(readings: Reading[]): Reading[] {
   const whole =
     fats.length > 1 &&
     shares.every((share) => share !== null) &&
-    Math.abs(shares.reduce<number>((sum, share) => sum + share!, 0) - 100) <= 0.5
+    Math.abs(sumOf(shares, (share) => share!) - 100) <= 0.5
   const units = new Set(
     readings.flatMap(({ amount }) =>
       amount?.kind === 'grams'

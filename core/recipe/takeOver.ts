@@ -5,10 +5,10 @@ import { checkFormula } from '../formula/check'
 import { measureOf } from '../words/typed'
 import type { Library } from '../materials/library'
 import { scorches } from '../water/milk'
-import { amounts, kohPurity, sum } from './amounts'
+import { amounts, kohPurity } from './amounts'
+import { sum } from '../statistics/sum'
 import type { RecipeLine } from './read'
-
-const tidy = (value: number, places = 6) => Number(value.toFixed(places))
+import { roundTo } from '../statistics/roundTo'
 
 /** The certain lines of a recipe as a formula that weighs what the recipe weighs, so that it can be taken over. */
 export function documentOf(lines: RecipeLine[], library: Library): FormulaDocument {
@@ -33,18 +33,18 @@ export function documentOf(lines: RecipeLine[], library: Library): FormulaDocume
       ...blank.alkali,
       naohPurity: purity ?? 1,
       kohShare:
-        koh > 0 ? tidy((koh * kohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh), 9) : 0,
+        koh > 0 ? roundTo((koh * kohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh), 9) : 0,
       solutionStrength: solution?.solution ?? null,
     },
     water: plainWater
-      ? { held: 'grams', value: tidy(water) }
+      ? { held: 'grams', value: roundTo(water) }
       : proportion
-        ? { held: proportion.held, value: tidy(proportion.value, 9) }
+        ? { held: proportion.held, value: roundTo(proportion.value, 9) }
         : blank.water,
-    ...(iceGrams > 0 ? { iceGrams: tidy(iceGrams) } : {}),
+    ...(iceGrams > 0 ? { iceGrams: roundTo(iceGrams) } : {}),
     fats: fats.map(({ line, grams }) => ({
       id: line.id!,
-      ...(byShare ? { share: tidy(line.share!, 9) } : { grams: tidy(grams) }),
+      ...(byShare ? { share: roundTo(line.share!, 9) } : { grams: roundTo(grams) }),
       moment: 'pot',
       inLye: true,
     })),
@@ -55,7 +55,7 @@ export function documentOf(lines: RecipeLine[], library: Library): FormulaDocume
         const tender = scorches(liquid)
         return {
           id: line.id!,
-          grams: tidy(of(line)),
+          grams: roundTo(of(line)),
           moment: jugged ? (tender ? 'oils' : liquid.moment) : 'lye',
           way: !jugged && tender ? 'frozen' : 'poured',
         }
@@ -80,5 +80,5 @@ export function documentOf(lines: RecipeLine[], library: Library): FormulaDocume
   const weighedLye = (solution ? naoh / solution.solution! : naoh / (purity ?? 1)) + koh
   const checked = checkFormula(document, weighedLye, water, library)
   if ('faults' in checked) return document
-  return { ...document, superfat: tidy(checked.document.superfat ?? 0, 10) }
+  return { ...document, superfat: roundTo(checked.document.superfat ?? 0, 10) }
 }

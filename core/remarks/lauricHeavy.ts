@@ -1,5 +1,6 @@
 import type { Rule, Subject } from './rule'
 import { lowerFats } from './shift'
+import { sumOf } from '../statistics/sum'
 
 const lauricFats = ({ result, library }: Subject) =>
   result.fats.flatMap((fat, index) =>
@@ -8,7 +9,7 @@ const lauricFats = ({ result, library }: Subject) =>
 
 /** Share of the oils that is coconut, palm kernel, babassu. */
 export function lauricShare(subject: Subject): number {
-  return lauricFats(subject).reduce((sum, index) => sum + subject.result.fats[index]!.share, 0)
+  return sumOf(lauricFats(subject), (index) => subject.result.fats[index]!.share)
 }
 
 /** Uses in which the bar meets skin for long. */

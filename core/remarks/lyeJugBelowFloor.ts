@@ -1,6 +1,7 @@
 import { waterFloor } from '../water/ways'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
+import { sumOf } from '../statistics/sum'
 
 /** Enough water in all, but too much of it goes elsewhere than into the lye. */
 export const lyeJugBelowFloor: Rule = (subject) => {
@@ -13,7 +14,7 @@ export const lyeJugBelowFloor: Rule = (subject) => {
   const outside = document.liquids.filter(
     (line) => line.moment !== 'lye' || line.way === 'into-cooled-lye',
   )
-  const share = outside.reduce((sum, line) => sum + (line.share ?? 0), 0)
+  const share = sumOf(outside, (line) => line.share ?? 0)
   const wanted = ratioInLye > 0.2 ? (ratio / ratioInLye) * 1.02 : null
   return {
     id: 'lye-jug-below-floor',

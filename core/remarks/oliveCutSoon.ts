@@ -1,8 +1,9 @@
 import type { Rule } from './rule'
+import { sumOf } from '../statistics/sum'
 
 /** Share of the oils that is olive of any grade. */
 export const oliveShare = (fats: { id: string; share: number }[]) =>
-  fats.reduce((sum, { id, share }) => sum + (id.startsWith('olive') ? share : 0), 0)
+  sumOf(fats, ({ id, share }) => (id.startsWith('olive') ? share : 0))
 
 /** Much olive with little water turns rock hard within a day. */
 export const oliveCutSoon: Rule = ({ result, say }) => {

@@ -1,5 +1,6 @@
 import type { Rule } from './rule'
 import { lowerFats } from './shift'
+import { sumOf } from '../statistics/sum'
 
 /** So much linoleic and linolenic acid that free fat will spoil. */
 export const rancidSoon: Rule = (subject) => {
@@ -10,7 +11,7 @@ export const rancidSoon: Rule = (subject) => {
     const profile = library.fats.get(fat.id)?.profile.value
     return (profile?.linoleic ?? 0) + (profile?.linolenic ?? 0) > 0.4 ? [index] : []
   })
-  const share = rich.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  const share = sumOf(rich, (index) => result.fats[index]!.share)
   const lowered = share > 0.15 ? lowerFats(subject, rich, 0.15) : null
   return {
     id: 'rancid-soon',

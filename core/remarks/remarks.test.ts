@@ -6,6 +6,7 @@ import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { applyPatch } from '../formula/patch'
 import { remarksOn, rules } from './index'
+import { sumOf } from '../statistics/sum'
 
 type Shares = Record<string, number>
 const formula = (shares: Shares, changes: Partial<FormulaDocument> = {}): FormulaDocument => ({
@@ -341,10 +342,7 @@ describe('every remark', () => {
     const [remark] = found(blend(0.02))
     const mended = applyPatch(blend(0.02), remark!.fix!.patch)
     expect(ids(mended)).not.toContain('scent-above-maximum')
-    const total = computeFormula(mended, library).scents.reduce(
-      (sum, one) => sum + one.shareOfBar,
-      0,
-    )
+    const total = sumOf(computeFormula(mended, library).scents, (one) => one.shareOfBar)
     expect(total).toBeCloseTo(0.03, 3)
   })
 

@@ -1,10 +1,11 @@
 import { lauricShare } from './lauricHeavy'
 import type { Rule } from './rule'
+import { sumOf } from '../statistics/sum'
 
 /** Much salt in a formula that cannot foam against it. */
 export const saltWantsCoconut: Rule = (subject) => {
   const { result, say } = subject
-  const salt = result.additives.reduce((sum, { id, grams }) => sum + (id === 'salt' ? grams : 0), 0)
+  const salt = sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0))
   const share = result.oils > 0 ? salt / result.oils : 0
   const coconut = lauricShare(subject)
   if (share < 0.1 || coconut >= 0.6) return null

@@ -1,6 +1,7 @@
 import { driestWaterShare } from '../formula/pot'
 import type { Rule } from './rule'
 import { lowerScents } from './shift'
+import { sumOf } from '../statistics/sum'
 
 /**
  * Scents beyond what their suppliers allow in the finished bar. The restricted constituents of different scents may be the
@@ -9,11 +10,11 @@ import { lowerScents } from './shift'
  */
 export const scentAboveMaximum: Rule = ({ document, result, say }) => {
   const capped = result.scents.filter((scent) => (scent.maxOfBar ?? 0) > 0 && scent.grams > 0)
-  const used = capped.reduce((sum, scent) => sum + scent.shareOfBar / scent.maxOfBar!, 0)
+  const used = sumOf(capped, (scent) => scent.shareOfBar / scent.maxOfBar!)
   if (used <= 1 + 1e-9) return null
-  const share = capped.reduce((sum, scent) => sum + scent.shareOfBar, 0)
+  const share = sumOf(capped, (scent) => scent.shareOfBar)
   const allowed = share / used
-  const cappedGrams = capped.reduce((sum, scent) => sum + scent.grams, 0)
+  const cappedGrams = sumOf(capped, (scent) => scent.grams)
   const dried = 1 - driestWaterShare
   const others = result.longDried * dried - cappedGrams
   const factor = (allowed * others) / (dried - allowed) / cappedGrams

@@ -1,9 +1,10 @@
 import type { Rule } from './rule'
 import { lowerScents } from './shift'
+import { sumOf } from '../statistics/sum'
 
 /** So much scent that the bar sweats it out. */
 export const scentHeavy: Rule = ({ document, result, say }) => {
-  const grams = result.scents.reduce((sum, scent) => sum + scent.grams, 0)
+  const grams = sumOf(result.scents, (scent) => scent.grams)
   const share = result.oils > 0 ? grams / result.oils : 0
   if (share <= 0.055 + 1e-9) return null
   return {

@@ -1,6 +1,7 @@
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
 import type { Subject } from './rule'
+import { sumOf } from '../statistics/sum'
 
 /**
  * Lowers some fats to a share of the oils and gives what is freed to the largest of the others.
@@ -11,7 +12,7 @@ export function lowerFats(
   indices: number[],
   target: number,
 ): PatchStep[] | null {
-  const now = indices.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  const now = sumOf(indices, (index) => result.fats[index]!.share)
   const others = result.fats
     .map((fat, index) => ({ index, grams: fat.grams }))
     .filter((fat) => !indices.includes(fat.index) && fat.grams > 0)
@@ -21,7 +22,7 @@ export function lowerFats(
   const byLines = document.size.by === 'lines'
   const key = byLines ? 'grams' : 'share'
   const valueOf = (index: number) => document.fats[index]![key] ?? 0
-  const freed = indices.reduce((sum, index) => sum + valueOf(index) * (1 - target / now), 0)
+  const freed = sumOf(indices, (index) => valueOf(index) * (1 - target / now))
   return [
     ...indices.map((index) => ({
       path: ['fats', index, key],

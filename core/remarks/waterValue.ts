@@ -4,6 +4,7 @@ import { workingTime } from '../batter/workingTime'
 import { computeFormula } from '../formula/compute'
 import { applyPatch } from '../formula/patch'
 import type { Subject } from './rule'
+import { roundTo } from '../statistics/roundTo'
 
 /** Sets the water to a ratio, said in the way the formula already holds. */
 export function waterPatch({ document, result }: Subject, ratio: number): PatchStep[] {
@@ -11,7 +12,7 @@ export function waterPatch({ document, result }: Subject, ratio: number): PatchS
   const { held } = document.water
   if (held === 'grams') return [{ path: ['water'], value: { held: 'ratio', value: ratio } }]
   const value = waysFrom(ratio, lye, result.oils)[held]
-  return [{ path: ['water', 'value'], value: Number(value.toFixed(6)) }]
+  return [{ path: ['water', 'value'], value: roundTo(value) }]
 }
 
 /** The first of some ratios with which the formula stays workable for a time that suits; undefined when none does. */

@@ -1,5 +1,6 @@
 import type { Rule } from './rule'
 import { lowerFats } from './shift'
+import { sumOf } from '../statistics/sum'
 
 /** So much wax or free acid that the batter sets in the pot. */
 export const waxHeavy: Rule = (subject) => {
@@ -9,7 +10,7 @@ export const waxHeavy: Rule = (subject) => {
     const sets = known?.chemistry !== 'triglyceride' && known?.stateAt20 === 'hard'
     return known && sets ? [index] : []
   })
-  const share = waxes.reduce((sum, index) => sum + result.fats[index]!.share, 0)
+  const share = sumOf(waxes, (index) => result.fats[index]!.share)
   if (share <= 0.08 + 1e-9) return null
   const lowered = lowerFats(subject, waxes, 0.05)
   return {

@@ -1,5 +1,6 @@
 import { naohPerKoh } from '../chemistry/elements'
 import { weighingSigma, type Spread } from './spread'
+import { sumOf } from '../statistics/sum'
 
 /** Mean and sigma of the real superfat, and what share of the variance each source has. */
 export interface ClosedForm {
@@ -23,7 +24,7 @@ function alkaliMoments({ alkalis, scale }: Spread) {
     ofPurity: (grams * sigma * asNaoh) ** 2,
     ofWeighing: weighingVariance(grams, scale) * (purity * asNaoh) ** 2,
   }))
-  return { parts, mean: parts.reduce((sum, part) => sum + part.mean, 0) }
+  return { parts, mean: sumOf(parts, (part) => part.mean) }
 }
 
 /**
@@ -38,7 +39,7 @@ export function closedForm(spread: Spread): ClosedForm {
     ofValue: ((grams * sigma * naohPerKoh) / 1000) ** 2,
     ofWeighing: weighingVariance(grams, spread.scale) * ((sap * naohPerKoh) / 1000) ** 2,
   }))
-  const demand = fats.reduce((sum, fat) => sum + fat.mean, 0)
+  const demand = sumOf(fats, (fat) => fat.mean)
   if (!(demand > 0)) return { nominal: 0, mean: 0, sigma: 0, sources: [] }
   const net = alkali.mean - spread.acids
   const ofDemand = (net / demand ** 2) ** 2
@@ -49,12 +50,12 @@ export function closedForm(spread: Spread): ClosedForm {
     {
       name: 'The scale',
       variance:
-        fats.reduce((sum, fat) => sum + fat.ofWeighing, 0) * ofDemand +
-        alkali.parts.reduce((sum, part) => sum + part.ofWeighing, 0) * ofAlkali,
+        sumOf(fats, (fat) => fat.ofWeighing) * ofDemand +
+        sumOf(alkali.parts, (part) => part.ofWeighing) * ofAlkali,
     },
   ]
-  const variance = variances.reduce((sum, source) => sum + source.variance, 0)
-  const demandVariance = fats.reduce((sum, fat) => sum + fat.ofValue + fat.ofWeighing, 0)
+  const variance = sumOf(variances, (source) => source.variance)
+  const demandVariance = sumOf(fats, (fat) => fat.ofValue + fat.ofWeighing)
   return {
     nominal: 1 - net / demand,
     mean: 1 - (net / demand) * (1 + demandVariance / demand ** 2),

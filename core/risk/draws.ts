@@ -1,6 +1,7 @@
 import { naohPerKoh } from '../chemistry/elements'
 import { chance } from '../statistics/randomSource'
 import { weighingSigma, type Spread } from './spread'
+import { sumOf } from '../statistics/sum'
 
 /** Real superfats of so many batches, and the smallest superfat with which each would not have been lye-heavy. */
 export interface Draws {
@@ -10,7 +11,7 @@ export interface Draws {
 
 /** Several lots of draws as one. */
 export function joinDraws(lots: Draws[]): Draws {
-  const count = lots.reduce((sum, { superfats }) => sum + superfats.length, 0)
+  const count = sumOf(lots, ({ superfats }) => superfats.length)
   const all = { superfats: new Float64Array(count), needed: new Float64Array(count) }
   let at = 0
   for (const { superfats, needed } of lots) {

@@ -9,8 +9,8 @@ import { library } from '../materials/library'
 import { closedForm } from './closedForm'
 import { drawSuperfats, joinDraws } from './draws'
 import { lyeRisk } from './lyeRisk'
-import { quantile } from '../statistics/quantile'
 import { spreadOf, type Spread } from './spread'
+import { mean, sum, sumOf } from '../statistics/sum'
 
 /** The check case of docs/science.md: four fats, purity 0.9875 assumed and real, a scale of 1 g. */
 const check = (superfat: number): Spread => ({
@@ -32,7 +32,6 @@ const check = (superfat: number): Spread => ({
   acids: 0,
   scale: 1,
 })
-const mean = (values: Float64Array) => values.reduce((sum, value) => sum + value, 0) / values.length
 const sigma = (values: Float64Array) => {
   const middle = mean(values)
   return Math.sqrt(mean(values.map((value) => (value - middle) ** 2)))
@@ -62,8 +61,8 @@ describe('the check case', () => {
     expect(summed.low).toBeCloseTo(0.06 - 1.645 * 0.01014, 3)
     expect(summed.high).toBeCloseTo(0.06 + 1.645 * 0.01014, 3)
     expect(summed.sources.slice(0, 3).map(({ name }) => name)).toEqual(['olive', 'coconut', 'shea'])
-    expect(summed.sources.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
-    expect(summed.histogram.counts.reduce((sum, count) => sum + count, 0)).toBe(200_000)
+    expect(sumOf(summed.sources, ({ share }) => share)).toBeCloseTo(1, 9)
+    expect(sum(summed.histogram.counts)).toBe(200_000)
   })
 
   it('is told on the footing of the formula: lye taken as pure needs less', () => {
@@ -163,9 +162,4 @@ describe('what is known of a formula', () => {
     const empty = spread({ fats: [] })
     expect(lyeRisk(drawSuperfats(empty, 100, 1), empty, 0, 0.001).draws).toBe(0)
   })
-})
-
-it('quantiles lie between neighbours', () => {
-  const sorted = Float64Array.from([1, 2, 4])
-  expect([0, 0.5, 0.75, 1].map((share) => quantile(sorted, share))).toEqual([1, 2, 3, 4])
 })

@@ -9,3 +9,10 @@ export function quantile(sorted: ArrayLike<number>, share: number): number {
   const next = sorted[Math.min(below + 1, sorted.length - 1)]!
   return sorted[below]! + (next - sorted[below]!) * (place - below)
 }
+
+/**
+ * The middle of values in any order; NaN of none.
+ * @example median([3, 1, 2]) // 2
+ */
+export const median = (values: Iterable<number>): number =>
+  quantile(Float64Array.from(values).sort(), 0.5)

@@ -10,6 +10,7 @@ import { daysBetween, type Day } from '../units/days'
 import type { Speaker } from '../units/say'
 import { standingEvents } from '../rack/standing'
 import { madeAsPlanned } from '../rack/wrong'
+import { sumOf } from '../statistics/sum'
 
 /** What the record of a batch says, for those who look for a cause. */
 export interface Case {
@@ -85,7 +86,7 @@ export function caseOf(
 /** Share of the oils that an additive makes up. */
 export const shareOf = ({ result }: Case, fits: (id: string) => boolean): number =>
   result.oils > 0
-    ? result.additives.reduce((sum, { id, grams }) => sum + (fits(id) ? grams : 0), 0) / result.oils
+    ? sumOf(result.additives, ({ id, grams }) => (fits(id) ? grams : 0)) / result.oils
     : 0
 
 /** The name of something that wants dispersing and goes in without; null when there is none. */

@@ -5,6 +5,7 @@ import { blankFormula } from '../formula/blank'
 import { changesBetween, inOneLine } from './changes'
 import { compareWeights } from './compare'
 import { computeFormula } from '../formula/compute'
+import { sumOf } from '../statistics/sum'
 
 const fat = (id: string, share: number) => ({ id, share, moment: 'pot' as const, inLye: true })
 const before = {
@@ -68,7 +69,7 @@ describe('two formulas side by side', () => {
     const after = { ...before, fats: [fat('olive', 0.5), fat('lard', 0.5)], superfat: 0.07 }
     const [one, other] = [computeFormula(before, library), computeFormula(after, library)]
     const lines = compareWeights(one, other)
-    const sum = (side: 0 | 1) => lines.reduce((whole, line) => whole + (line.grams[side] ?? 0), 0)
+    const sum = (side: 0 | 1) => sumOf(lines, (line) => line.grams[side] ?? 0)
     expect(sum(0)).toBeCloseTo(one.batter, 9)
     expect(sum(1)).toBeCloseTo(other.batter, 9)
     expect(lines.find(({ key }) => key === 'fat lard')).toMatchObject({ grams: [null, 500] })

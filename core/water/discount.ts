@@ -1,4 +1,5 @@
 import { ratioFrom, waysFrom, type WaterProportion } from './ways'
+import { roundTo } from '../statistics/roundTo'
 
 /*
  * A "water discount of 10 %" is 10 % less than some full water, and makers mean different ones. The figure says nothing
@@ -37,5 +38,5 @@ export function discountOf(full: FullWater, ratio: number, lye: number, oils: nu
 /** The water of a discount in the way its full water is said: what a formula then holds. */
 export function waterAtDiscount(full: FullWater, discount: number, lye: number, oils: number) {
   const ratio = ratioAtDiscount(full, discount, lye, oils)
-  return { held: full.held, value: Number(waysFrom(ratio, lye, oils)[full.held].toFixed(6)) }
+  return { held: full.held, value: roundTo(waysFrom(ratio, lye, oils)[full.held]) }
 }

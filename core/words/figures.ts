@@ -16,6 +16,7 @@ import {
   type Reading,
 } from './line'
 import { isFiller } from './materialNames'
+import { roundTo } from '../statistics/roundTo'
 
 /* Lines that stand for a formula's own figures: superfat, lye and its strength, water, ice. They never become a line of it. */
 
@@ -224,7 +225,7 @@ export function lye(line: Line): Reading | null {
         usualStrengths.map((one) => ({
           ...optionOf(
             weighedAs({ ...weight, solution: one, name: `Lye solution, ${one * 100} %` }),
-            much === null ? '' : `${Number((much * one).toFixed(1))} g of lye`,
+            much === null ? '' : `${roundTo(much * one, 1)} g of lye`,
           ),
           name: `${one * 100} %`,
         })),
@@ -235,7 +236,7 @@ export function lye(line: Line): Reading | null {
     return weighedAs({
       ...weight,
       solution: strength,
-      name: `Lye solution, ${Number((strength * 100).toFixed(2))} %`,
+      name: `Lye solution, ${roundTo(strength * 100, 2)} %`,
     })
   }
   if (strength !== null) {

@@ -6,13 +6,13 @@ import { checkFormula } from '../formula/check'
 import { byWeights, computeFormula, fatWeights, sumOfShares } from '../formula/compute'
 import type { Measure } from '../formula/measure'
 import { lyeWeighed } from '../formula/pot'
+import { sum } from '../statistics/sum'
+import { roundTo } from '../statistics/roundTo'
 
 /*
  * What a typed line does to a formula, as functions from document to document. A doubtful line does nothing: it is asked about
  * first. Words for lye and water set the formula's own figures and never add a line.
  */
-
-const tidy = (value: number, places = 6) => Number(value.toFixed(places))
 
 /** Volumes that a document can hold as they are said; others become millilitres. */
 const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
@@ -20,14 +20,14 @@ const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
 /** How much of an extra or scent, as it was said. */
 export function measureOf(line: Pick<Reading, 'amount'>, usualRate: number): Measure {
   const { amount } = line
-  if (amount?.kind === 'grams') return { grams: tidy(amount.grams) }
-  if (amount?.kind === 'share') return { rate: tidy(amount.share), of: amount.of ?? 'oils' }
+  if (amount?.kind === 'grams') return { grams: roundTo(amount.grams) }
+  if (amount?.kind === 'share') return { rate: roundTo(amount.share), of: amount.of ?? 'oils' }
   if (amount?.kind === 'rate')
-    return { amount: { value: tidy(amount.value), unit: amount.unit, per: amount.per } }
+    return { amount: { value: roundTo(amount.value), unit: amount.unit, per: amount.per } }
   if (amount?.kind === 'volume') {
     const said: MeasuredAmount = spoons.has(amount.unit)
-      ? { value: tidy(amount.value), unit: amount.unit as 'tsp', per: null }
-      : { value: tidy(amount.millilitres), unit: 'ml', per: null }
+      ? { value: roundTo(amount.value), unit: amount.unit as 'tsp', per: null }
+      : { value: roundTo(amount.millilitres), unit: 'ml', per: null }
     return { amount: said }
   }
   return { rate: usualRate, of: 'oils' }
@@ -51,20 +51,20 @@ function addFat(
   const line = { moment: 'pot' as const, inLye: true, ...fat }
   const starts = document.fats.length === 0
   if (document.size.by === 'lines' || (starts && grams !== null)) {
-    const others = fatWeights(document).reduce((sum, value) => sum + value, 0)
+    const others = sum(fatWeights(document))
     const weight =
       grams ?? (share !== null && share < 1 && others > 0 ? (share / (1 - share)) * others : null)
     return {
       ...document,
       size: { by: 'lines' },
-      fats: [...document.fats, { ...line, grams: weight === null ? null : tidy(weight) }],
+      fats: [...document.fats, { ...line, grams: weight === null ? null : roundTo(weight) }],
     }
   }
   const size = sizeOfOils(document, library)
   const part = share ?? (grams !== null && size > 0 ? grams / size : null)
   return {
     ...document,
-    fats: [...document.fats, { ...line, share: part === null ? null : tidy(part) }],
+    fats: [...document.fats, { ...line, share: part === null ? null : roundTo(part) }],
   }
 }
 
@@ -131,19 +131,24 @@ export function takeReading(
   const share = amount?.kind === 'share' ? amount.share : null
   switch (kind) {
     case 'superfat':
-      return share === null ? document : { ...document, superfat: tidy(share) }
+      return share === null ? document : { ...document, superfat: roundTo(share) }
     case 'ratio':
     case 'water':
       if (proportion)
-        return { ...document, water: { held: proportion.held, value: tidy(proportion.value, 9) } }
+        return {
+          ...document,
+          water: { held: proportion.held, value: roundTo(proportion.value, 9) },
+        }
       return weight === null
         ? document
-        : { ...document, water: { held: 'grams', value: tidy(weight) } }
+        : { ...document, water: { held: 'grams', value: roundTo(weight) } }
     case 'ice':
-      if (share !== null) return { ...document, iceShare: tidy(share), iceGrams: undefined }
-      return weight === null ? document : { ...document, iceShare: 0, iceGrams: tidy(weight) }
+      if (share !== null) return { ...document, iceShare: roundTo(share), iceGrams: undefined }
+      return weight === null ? document : { ...document, iceShare: 0, iceGrams: roundTo(weight) }
     case 'size':
-      return weight === null ? document : { ...document, size: { by: 'oils', grams: tidy(weight) } }
+      return weight === null
+        ? document
+        : { ...document, size: { by: 'oils', grams: roundTo(weight) } }
     case 'fat':
       return addFat(
         document,
@@ -157,7 +162,7 @@ export function takeReading(
     case 'liquid': {
       const liquid = library.liquids.get(reading.id!)!
       const { moment, way } = liquid
-      const much = weight !== null ? { grams: tidy(weight) } : { share: share ?? 0.5 }
+      const much = weight !== null ? { grams: roundTo(weight) } : { share: share ?? 0.5 }
       return {
         ...document,
         liquids: [...document.liquids, { id: reading.id!, ...much, moment, way }],

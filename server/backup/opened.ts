@@ -19,6 +19,7 @@ import {
   sealOf,
   type Manifest,
 } from './archive'
+import { sumOf } from '#core/statistics/sum'
 
 /*
  * Archives are unpacked into a folder of their own and looked over there, whole, before anything of the workshop is touched.
@@ -131,7 +132,7 @@ export async function openArchive(archive: string, beside: string, known: number
     zip = await openPromise(archive, { validateEntrySizes: true, autoClose: false })
     const entries = await listed(zip)
     roomFor(
-      entries.reduce((sum, entry) => sum + allowed(entry), 0),
+      sumOf(entries, (entry) => allowed(entry)),
       folder,
     )
     return { ...(await unpacked(zip, entries, folder, sealed, known)), folder, close }

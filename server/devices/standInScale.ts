@@ -1,4 +1,5 @@
 import type { Chance } from '#core/statistics/randomSource'
+import { roundTo } from '#core/statistics/roundTo'
 
 /**
  * A stand-in for a kitchen scale: what lies on it, seen through springs that need a moment to settle, noise, a zero that
@@ -58,6 +59,6 @@ export class StandInScale {
     const stable =
       this.last.length === 5 &&
       Math.max(...this.last) - Math.min(...this.last) <= this.resolution + 1e-9
-    return { value: Number(value.toFixed(4)), stable }
+    return { value: roundTo(value, 4), stable }
   }
 }

@@ -2,6 +2,7 @@ import { get } from 'node:http'
 import { chromium, type Page } from '@playwright/test'
 import { quiet } from '../support/quiet'
 import { demoTemplate, TestServer } from '../support/server'
+import { sum } from '#core/statistics/sum'
 
 /*
  * First load of pages in Chromium with an empty cache: compressed bytes of every script that the page runs (what is
@@ -44,7 +45,7 @@ async function firstLoad(
         ),
     ),
   )
-  const kilobytes = sizes.reduce((sum, bytes) => sum + bytes, 0) / 1000
+  const kilobytes = sum(sizes) / 1000
   console.log(
     `${`${name}, scripts of the first load, compressed`.padEnd(52)} ${kilobytes.toFixed(1)} kB in ${run.size} files${limit ? `   (limit ${limit} kB)  ${kilobytes < limit ? 'within' : 'OVER'}` : ''}`,
   )

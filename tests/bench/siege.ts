@@ -30,6 +30,7 @@ import { photosOf } from '../../server/db/photos'
 import { rightsOfRoutes } from '../support/rights'
 import { send } from '../support/send'
 import { demoTemplate, TestServer } from '../support/server'
+import { sumOf } from '#core/statistics/sum'
 
 /*
  * npm run siege [-- PART …]: what Mantle promises about losing nothing and letting no one in, tried by force. Parts: writes, backup,
@@ -497,9 +498,8 @@ async function requests(): Promise<void> {
     if (round % 400 === 0) look()
   }
   look()
-  const failures = [...answers]
-    .filter(([status]) => status >= 500)
-    .reduce((sum, [, n]) => sum + n, 0)
+  const failures = sumOf([...answers]
+    .filter(([status]) => status >= 500), ([, n]) => n)
   const counts = [...answers]
     .sort(([a], [b]) => a - b)
     .map(([status, n]) => `${status || 'cut'}: ${n}`)

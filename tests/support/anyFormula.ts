@@ -3,6 +3,7 @@ import fc from 'fast-check'
 import { library } from '#core/materials/library'
 import { patterns } from '#contracts/words'
 import { blankFormula } from '#core/formula/blank'
+import { sumOf } from '#core/statistics/sum'
 
 /* Random valid formulas over every feature of the document, for property tests. */
 
@@ -131,8 +132,8 @@ export const anyFormula: fc.Arbitrary<FormulaDocument> = fc
     ),
   })
   .map((draw) => {
-    const whole = draw.fats.reduce((sum, fat) => sum + fat.part, 0)
-    const cuts = draw.parts.reduce((sum, part) => sum + part.cut, 0)
+    const whole = sumOf(draw.fats, (fat) => fat.part)
+    const cuts = sumOf(draw.parts, (part) => part.cut)
     return {
       ...blankFormula('Drawn'),
       size: draw.size,

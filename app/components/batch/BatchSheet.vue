@@ -7,6 +7,7 @@ import { patternOf } from '#core/formula/method'
 import { onScale } from '#core/formula/onScale'
 import { libraryIn } from '#core/materials/inUnits'
 import { fillings } from '#core/mould/fillings'
+import { sumOf } from '#core/statistics/sum'
 
 /**
  * The paper to stand beside the pot: hours and dates, safety, every weight in the order of making with a blank beside it, pouring,
@@ -36,7 +37,7 @@ const groups = computed(() => {
       }
     })
 })
-const rows = computed(() => groups.value.reduce((sum, { lines }) => sum + lines.length, 0))
+const rows = computed(() => sumOf(groups.value, ({ lines }) => lines.length))
 const poured = computed(() => fillings(document.value.size, onSheet.value.result))
 const colourOf = ({ substance, id }: WeighLine) => substanceColour(substance, id, library.value)
 

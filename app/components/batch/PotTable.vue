@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FormulaResult, PartResult } from '#contracts/result'
+import { sumOf } from '#core/statistics/sum'
 
 /** What goes into each pot of a divided batter, and that the pots make up the batch. */
 const { parts, whole, ownJugs } = defineProps<{
@@ -20,18 +21,18 @@ const rows = computed((): Row[] => {
     [...new Map(whole[list].map((item) => [item.id, item.name]))].map(([id, name]) => ({
       name,
       of: (pot: FormulaResult) =>
-        pot[list].reduce((sum, item) => sum + (item.id === id ? item.grams : 0), 0),
+        sumOf<{ id: string; grams: number }>(pot[list], (item) =>
+          item.id === id ? item.grams : 0,
+        ),
     }))
   const inJug = (pot: FormulaResult) =>
     Math.max(0, pot.water.weighed) +
     pot.lye.naoh +
     pot.lye.koh +
     (pot.lye.solution ?? 0) +
-    pot.liquids.reduce((sum, { moment, grams }) => sum + (moment === 'lye' ? grams : 0), 0) +
-    pot.additives.reduce(
-      (sum, { moment, grams }) =>
-        sum + (['water', 'lye', 'cooled-lye'].includes(moment) ? grams : 0),
-      0,
+    sumOf(pot.liquids, ({ moment, grams }) => (moment === 'lye' ? grams : 0)) +
+    sumOf(pot.additives, ({ moment, grams }) =>
+      ['water', 'lye', 'cooled-lye'].includes(moment) ? grams : 0,
     )
   const jugs: Row[] = ownJugs
     ? [

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isDone } from '#core/bench/run/run'
+import { sumOf } from '#core/statistics/sum'
 
 /** How much of each colour stayed in its cup: the record keeps what really went in, its oil included. */
 const bench = useBench()
@@ -12,7 +13,7 @@ const cups = computed(() =>
     if (!colour || colour.group !== 'colour' || !vessel || !isDone(state.value, id)) return []
     const inCup = plan.value.steps.filter((one) => one.vessel === vessel)
     const all = inCup.flatMap((one) => state.value.steps.get(one.id)?.scoops ?? [])
-    const grams = all.reduce((sum, scoop) => sum + scoop.grams, 0)
+    const grams = sumOf(all, (scoop) => scoop.grams)
     return grams > 0 ? [{ vessel, grams, name: weigh.name, short: step.short }] : []
   }),
 )

@@ -2,6 +2,7 @@
 import { normalAt, stages } from '#core/bench/run/batter'
 import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
+import { sumOf } from '#core/statistics/sum'
 
 /** The pour: the order of the pots, what each still needs, and the mould filling up. */
 const bench = useBench()
@@ -31,7 +32,7 @@ const rows = computed(() =>
     since: bench.sinceCombined(index),
   })),
 )
-const whole = computed(() => rows.value.reduce((sum, row) => sum + row.batter, 0) || 1)
+const whole = computed(() => sumOf(rows.value, (row) => row.batter) || 1)
 const layers = computed(() => {
   let level = 150
   return rows.value.map((row) => {

@@ -3,6 +3,7 @@ import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { Printer } from '@lucide/vue'
+import { sumOf } from '#core/statistics/sum'
 
 /** The plan before the start: the day's setup, the steps with their times, the vessels; then print or begin. */
 const { batch, run } = defineProps<{ batch: Batch; run: Run | null }>()
@@ -65,7 +66,7 @@ const segments = computed(() => {
     }
   })
 })
-const waits = computed(() => plan.value.times.reduce((sum, { waits: own }) => sum + own, 0))
+const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
 </script>
 
 <template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isDone } from '#core/bench/run/run'
+import { sum } from '#core/statistics/sum'
 
 /** The batch as weighed so far, and what is off. */
 const { soFar, plan, state, ctx, gate } = useBench()
@@ -19,7 +20,7 @@ const off = computed(() =>
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
 )
 const shown = computed(() => gate.value.every(({ id }) => state.value.confirmed.has(id)))
-const watered = computed(() => Object.values(state.value.watered).reduce((a, b) => a + b, 0))
+const watered = computed(() => sum(Object.values(state.value.watered)))
 </script>
 
 <template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computeFormula } from '#core/formula/compute'
 import { gramsPer } from '#core/units/measures'
+import { sumOf } from '#core/statistics/sum'
 
 /** Which citric acid is in the jar: the crystal decides how much lye it takes. */
 const { document, change } = useFormulaEditor()
@@ -24,9 +25,10 @@ const finely = (grams: number) =>
     ? `${say.value.number(grams, 1)} g`
     : `${say.value.number(grams / gramsPer.oz, 3)} oz`
 const taken = (jar: Jar) =>
-  computeFormula(with_(jar), library.value)
-    .additives.filter(isCitric)
-    .reduce((sum, { naohTaken }) => sum + naohTaken, 0)
+  sumOf(
+    computeFormula(with_(jar), library.value).additives.filter(isCitric),
+    ({ naohTaken }) => naohTaken,
+  )
 </script>
 
 <template>

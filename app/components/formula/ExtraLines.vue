@@ -12,6 +12,8 @@ import {
 } from '#core/formula/measure'
 import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
 import { momentNames, wayNames } from '~/utils/moments'
+import { sumOf } from '#core/statistics/sum'
+import { roundTo } from '#core/statistics/roundTo'
 
 const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
@@ -36,9 +38,7 @@ const maxOpen = computed({
     if (!value) askMax.value = null
   },
 })
-const waterShare = computed(
-  () => 1 - document.value.liquids.reduce((sum, _, index) => sum + shareOf(index), 0),
-)
+const waterShare = computed(() => 1 - sumOf(document.value.liquids, (_, index) => shareOf(index)))
 /** Milk goes in by one of three ways, each with its own steps and temperatures; other liquids simply go somewhere. */
 const liquidEntries = (index: number) => {
   const line = document.value.liquids[index]!
@@ -64,7 +64,7 @@ const liquidEntries = (index: number) => {
             put(['liquids', index], {
               ...line,
               share: undefined,
-              grams: Number((result.value.liquids[index]?.grams ?? 0).toFixed(2)),
+              grams: roundTo(result.value.liquids[index]?.grams ?? 0, 2),
             }),
         }
       : {
@@ -77,8 +77,8 @@ const liquidEntries = (index: number) => {
 /** A liquid's share of all that is poured. */
 function shareOf(index: number) {
   const { liquids, water } = result.value
-  const all = water.weighed + water.inSolution + liquids.reduce((sum, { grams }) => sum + grams, 0)
-  return all > 0 ? Number((liquids[index]!.grams / all).toFixed(6)) : 0
+  const all = water.weighed + water.inSolution + sumOf(liquids, ({ grams }) => grams)
+  return all > 0 ? roundTo(liquids[index]!.grams / all) : 0
 }
 const liquidWords = (line: FormulaDocument['liquids'][number]) =>
   line.moment === 'lye' && line.way !== 'poured' ? wayNames[line.way] : momentNames[line.moment]

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import type { FormulaDocument } from '#contracts/formula'
 import { fatWeights } from '#core/formula/compute'
+import { sum } from '#core/statistics/sum'
 
 /** A formula's fats as one thin bar in their colours, with their names. */
 const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
 const parts = computed(() => {
   const grams = fatWeights(document)
-  const sum = grams.reduce((total, value) => total + value, 0)
+  const whole = sum(grams)
   return document.fats
     .map((fat, index) => ({
       name: (fat.name ?? library.value.fats.get(fat.id)?.name ?? fat.id).replace(/,.*$/, ''),
       colour: substanceColour('fat', fat.id, library.value),
-      share: sum > 0 ? grams[index]! / sum : 0,
+      share: whole > 0 ? grams[index]! / whole : 0,
     }))
     .filter(({ share }) => share > 0)
 })

@@ -2,6 +2,7 @@
 import { patternOf } from '#core/formula/method'
 import type { FormulaDocument } from '#contracts/formula'
 import { faceOf, partColour } from '#core/formula/thumbnail'
+import { sumOf } from '#core/statistics/sum'
 
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
 const { library } = storeToRefs(useMaterials())
@@ -10,7 +11,7 @@ const bands = computed(() => {
   const { parts } = document
   if (!parts.length)
     return [{ name: 'all of it', share: 1, colour: faceOf(document, library.value).base }]
-  const whole = parts.reduce((sum, part) => sum + (part.share ?? 0), 0) || 1
+  const whole = sumOf(parts, (part) => part.share ?? 0) || 1
   return parts.map((part) => ({
     name: part.name,
     share: (part.share ?? 0) / whole,

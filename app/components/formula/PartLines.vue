@@ -3,6 +3,8 @@ import type { PartLine } from '#contracts/formula'
 import { shareTolerance } from '#core/formula/compute'
 import { partColour } from '#core/formula/thumbnail'
 import { ratioFrom } from '#core/water/ways'
+import { sumOf } from '#core/statistics/sum'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** The batter divided into pots: share, own water, own colour, scent or none. */
 const { library } = storeToRefs(useMaterials())
@@ -10,9 +12,7 @@ const { document, result, change, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 
 const colours = computed(() => [...library.value.additives.values()].filter(({ tints }) => tints))
-const sum = computed(() =>
-  document.value.parts.reduce((whole, part) => whole + (part.share ?? 0), 0),
-)
+const sum = computed(() => sumOf(document.value.parts, (part) => part.share ?? 0))
 const whole = computed(() => Math.abs(sum.value - 1) <= shareTolerance)
 const ratioOf = (index: number) => {
   const { water } = document.value.parts[index]!
@@ -40,11 +40,11 @@ function add() {
     ...document.value.parts,
     { name: `pot ${count}`, share: 0, scent: true, additives: [] },
   ]
-  setParts(parts.map((part) => ({ ...part, share: Number((1 / count).toFixed(4)) })))
+  setParts(parts.map((part) => ({ ...part, share: roundTo(1 / count, 4) })))
 }
 const even = () => {
   const { parts } = document.value
-  setParts(parts.map((part) => ({ ...part, share: Number((1 / parts.length).toFixed(6)) })))
+  setParts(parts.map((part) => ({ ...part, share: roundTo(1 / parts.length) })))
 }
 const entriesOf = (index: number) => [
   ...(document.value.parts[index]!.water

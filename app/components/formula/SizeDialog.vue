@@ -10,6 +10,7 @@ import { batterMillilitres } from '#core/formula/volume'
 import { mouldForFormula, mouldMillilitres } from '#core/mould/capacity'
 import { fillings } from '#core/mould/fillings'
 import { mouldRemark, stuffOf } from '#core/mould/stuff'
+import { sumOf } from '#core/statistics/sum'
 
 /** How much of it: into moulds first, or without one. A draft until "Use it"; whatever was in grams keeps its exact ratio. */
 const { document, result: before, change } = useFormulaEditor()
@@ -178,7 +179,7 @@ const rows = computed(() => {
 const title = computed(() => {
   const [one, ...others] = chosen.value
   if (!one) return `${say.value.amount(result.value.oils)} of oils`
-  const volume = poured.value.reduce((sum, filling) => sum + filling.millilitres, 0)
+  const volume = sumOf(poured.value, (filling) => filling.millilitres)
   if (others.length) return `${poured.value.length} moulds, ${say.value.volume(volume)}`
   const { mould } = one.record
   const times = one.count ?? 1

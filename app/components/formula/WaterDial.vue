@@ -2,6 +2,7 @@
 import type { WaterHeld } from '#contracts/formula'
 import { holdWater } from '#core/formula/edit'
 import { waysFrom } from '#core/water/ways'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** Water said in three ways: one is held, the others follow. The dial moves all of them. */
 const { library } = storeToRefs(useMaterials())
@@ -45,7 +46,7 @@ function turn(to: number) {
   if (held === 'grams')
     return change({ ...document.value, water: { held: 'ratio', value: to } }, 'water.value')
   const value = lye.value > 0 ? waysFrom(to, lye.value, result.value.oils)[held] : to
-  if (held === 'ratio' || lye.value > 0) put(['water', 'value'], Number(value.toFixed(6)))
+  if (held === 'ratio' || lye.value > 0) put(['water', 'value'], roundTo(value))
 }
 const limits = {
   ratio: [0.1, 20],

@@ -2,6 +2,8 @@
 import type { OwnFat } from '#contracts/material'
 import { fatOrigins } from '#contracts/words'
 import { fattyAcidNames, saponificationValueOf } from '#core/chemistry/fattyAcids'
+import { sum } from '#core/statistics/sum'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** The values of a fat. */
 defineProps<{ shipped: boolean }>()
@@ -12,7 +14,7 @@ const { say } = storeToRefs(useWorkshop())
 const implied = computed(() => {
   const { chemistry, profile, unsaponifiables, sap } = fat.value
   if (chemistry === 'wax-ester' || chemistry === 'rosin') return null
-  const named = Object.values(profile).reduce((sum, share) => sum + share, 0)
+  const named = sum(Object.values(profile))
   if (named < 0.6) return null
   const value = saponificationValueOf(profile, unsaponifiables, chemistry)
   return { value, off: sap.typical / value - 1 }
@@ -29,8 +31,7 @@ function setValue(value: number | null) {
 /** A lot that was measured does not wander over the range of the printed tables. */
 function narrow() {
   const { typical } = fat.value.sap
-  const tidy = (value: number) => Number(value.toFixed(1))
-  fat.value.sap = { low: tidy(typical * 0.995), typical, high: tidy(typical * 1.005) }
+  fat.value.sap = { low: roundTo(typical * 0.995, 1), typical, high: roundTo(typical * 1.005, 1) }
 }
 function setAcid(acid: (typeof fattyAcidNames)[number], share: number | null) {
   const { [acid]: _, ...profile } = fat.value.profile

@@ -4,6 +4,7 @@ import { dueFor } from '#core/rack/due'
 import { lastWeighed } from '#core/rack/dryingModel'
 import { standingOf } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** One batch beside the rack: how it dries, its dates and what they rest on, what is due for it. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
@@ -29,7 +30,7 @@ const facts = computed((): [string, string][] => {
       ? ([
           [
             `Last, mean of ${weighed.length} ${weighed.length === 1 ? 'bar' : 'bars'}`,
-            say.value.mass(Number(last.mean.toFixed(1))),
+            say.value.mass(roundTo(last.mean, 1)),
           ],
           ['Lost so far', say.value.percent(last.lost, 1)],
         ] as [string, string][])

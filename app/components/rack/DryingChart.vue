@@ -4,6 +4,7 @@ import { dryingCurve } from '#core/rack/drying'
 import { dryingOf, weighInsOf } from '#core/rack/facts'
 import { chance } from '#core/statistics/randomSource'
 import { addDays, daysBetween } from '#core/units/days'
+import { mean } from '#core/statistics/sum'
 
 /** How the bars of a batch dry: what was weighed, the fitted curve with its band, today, and the day they are dry. */
 const { batch } = defineProps<{ batch: Batch }>()
@@ -22,7 +23,7 @@ const means = computed(() => {
   const byDay = new Map<number, number[]>()
   for (const { day, grams } of weighInsOf(batch.events, pouredOn.value))
     byDay.set(day, [...(byDay.get(day) ?? []), grams])
-  return [...byDay].map(([day, grams]) => [day, grams.reduce((a, b) => a + b, 0) / grams.length])
+  return [...byDay].map(([day, grams]) => [day, mean(grams)])
 })
 const green = '#2a6d4e'
 /** To which side the two dates are written, so that they neither meet nor run off the picture. */

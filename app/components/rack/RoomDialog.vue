@@ -2,6 +2,7 @@
 import type { Fault } from '#contracts/faults'
 import type { StreamedReading } from '#contracts/device'
 import { cureRulesOf } from '#core/rack/cure'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** The drying room and its rules: what it is like, who says so, how often bars are turned, how long they cure, where they stand. */
 const open = defineModel<boolean>({ required: true })
@@ -57,7 +58,7 @@ async function keepTyped() {
 const { damp } = storeToRefs(room)
 const option = computed(() => {
   const { days } = room.room
-  const warm = (celsius: number) => Number(say.value.degreesOf(celsius).toFixed(1))
+  const warm = (celsius: number) => roundTo(say.value.degreesOf(celsius), 1)
   const text = { color: '#4c595b' }
   return {
     grid: { left: 40, right: 40, top: 24, bottom: 22 },

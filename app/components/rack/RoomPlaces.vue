@@ -2,6 +2,7 @@
 import type { BatchSummary } from '#contracts/batch'
 import { byPlace, moved, type Placed } from '#core/rack/places'
 import { VueDraggable } from 'vue-draggable-plus'
+import { sumOf } from '#core/statistics/sum'
 
 /** The room as it is: planks and trays with the bars that stand on each. Bars are dragged from one to another. */
 const props = defineProps<{ batches: BatchSummary[]; chosen: string | null }>()
@@ -27,7 +28,7 @@ function fill() {
 }
 watch(() => [props.batches, settings.value.rack.places, today.value], fill, { immediate: true })
 
-const barsOn = ({ items }: Shelf) => items.reduce((sum, { bars }) => sum + bars, 0)
+const barsOn = ({ items }: Shelf) => sumOf(items, ({ bars }) => bars)
 const most = 12
 async function put(batch: BatchSummary, bars: number, from: string | null, to: Shelf) {
   if (to.id === null || from === to.id) return fill()

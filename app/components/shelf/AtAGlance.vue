@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { standingOf, type Stage } from '#core/rack/standing'
+import { sumOf } from '#core/statistics/sum'
 
 /** The workshop as one picture: what waits for the pot, what lies in moulds, what dries, what is ready, from left to right. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
@@ -22,7 +23,7 @@ const shown = computed(() => {
       ...step,
       faces: here.slice(0, most).map(({ batch }) => batch),
       batches: here.length,
-      bars: here.reduce((sum, { bars }) => sum + bars, 0),
+      bars: sumOf(here, ({ bars }) => bars),
     }
   })
 })

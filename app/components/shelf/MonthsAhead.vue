@@ -3,6 +3,7 @@ import type { BatchSummary } from '#contracts/batch'
 import { spaceAhead } from '#core/rack/outlook'
 import { standingOf } from '#core/rack/standing'
 import { addDays, daysBetween } from '#core/units/days'
+import { sumOf } from '#core/statistics/sum'
 
 /** What ripens when, week by week, and how full the racks will be until then. */
 /** What is drying. */
@@ -21,7 +22,7 @@ const ripening = computed(() =>
 const weeks = computed(() =>
   Math.min(56, Math.max(12, ...ripening.value.map(({ week }) => week + 2))),
 )
-const room = computed(() => settings.value.rack.places.reduce((sum, { bars }) => sum + bars, 0))
+const room = computed(() => sumOf(settings.value.rack.places, ({ bars }) => bars))
 const space = computed(() => spaceAhead(batches, today.value, weeks.value * 7))
 const option = computed(() => {
   const starts = Array.from({ length: weeks.value }, (_, week) => addDays(today.value, week * 7))

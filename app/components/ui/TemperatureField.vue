@@ -1,4 +1,6 @@
 <script setup lang="ts" generic="T extends number | null">
+import { roundTo } from '#core/statistics/roundTo'
+
 /** A temperature in the workshop's degrees; the model is °C, or null where it may be unknown. Else an empty field leaves it as it was. */
 const {
   min = 0,
@@ -7,11 +9,11 @@ const {
 } = defineProps<{ label: string; min?: number; max?: number; unknown?: T }>()
 const model = defineModel<T>({ required: true })
 const { say } = storeToRefs(useWorkshop())
-const shown = (celsius: number) => Number(say.value.degreesOf(celsius).toFixed(1))
+const shown = (celsius: number) => roundTo(say.value.degreesOf(celsius), 1)
 function set(value: number | null) {
   if (value === null) {
     if (unknown !== undefined) model.value = unknown
-  } else model.value = Number(say.value.celsiusOf(value).toFixed(2)) as T
+  } else model.value = roundTo(say.value.celsiusOf(value), 2) as T
 }
 </script>
 

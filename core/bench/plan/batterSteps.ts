@@ -4,6 +4,7 @@ import { at, forPot, weighStep, type PlanContext } from './context'
 import { pours } from '../../batter/patterns'
 import { lyeByPot, type Pot } from './pots'
 import type { Step } from './step'
+import { sumOf } from '../../statistics/sum'
 
 /** Pours by weight of what is divided, from what is really there. */
 function divideSteps(
@@ -217,15 +218,15 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
   return steps
 }
 
-const sumOf = (lines: { grams: number }[]) => lines.reduce((sum, { grams }) => sum + grams, 0)
+const gramsIn = (lines: { grams: number }[]) => sumOf(lines, ({ grams }) => grams)
 
 /** What is in the pan of oils besides fat when it is divided, less what was taken for dispersing or is kept for trace. */
 function sumOils(result: Pot['result']): number {
-  const late = sumOf(result.fats.filter(({ moment }) => moment === 'trace'))
-  const taken = sumOf(result.carriers.filter(({ from }) => from === 'formula'))
-  const milk = sumOf(result.liquids.filter(({ moment }) => moment === 'oils'))
-  const extras = sumOf(result.additives.filter(({ moment }) => moment === 'oils'))
-  const scents = sumOf(result.scents.filter(({ moment }) => moment === 'oils'))
+  const late = gramsIn(result.fats.filter(({ moment }) => moment === 'trace'))
+  const taken = gramsIn(result.carriers.filter(({ from }) => from === 'formula'))
+  const milk = gramsIn(result.liquids.filter(({ moment }) => moment === 'oils'))
+  const extras = gramsIn(result.additives.filter(({ moment }) => moment === 'oils'))
+  const scents = gramsIn(result.scents.filter(({ moment }) => moment === 'oils'))
   return milk + extras + scents - late - taken
 }
 
@@ -237,8 +238,8 @@ export function lyeJugGrams({ lye, water, liquids, additives }: Pot['result']): 
     lye.koh +
     (lye.solution ?? 0) +
     water.weighed +
-    sumOf(liquids.filter(({ moment }) => moment === 'lye')) +
-    sumOf(additives.filter(({ moment }) => inJug.has(moment)))
+    gramsIn(liquids.filter(({ moment }) => moment === 'lye')) +
+    gramsIn(additives.filter(({ moment }) => inJug.has(moment)))
   )
 }
 

@@ -4,13 +4,13 @@ import type { Library } from '../../materials/library'
 import { scorches } from '../../water/milk'
 import { portionStep, type PlanContext } from './context'
 import type { Step } from './step'
+import { sumOf } from '../../statistics/sum'
 
 /** What dispersing takes out of a fat that is weighed into the pot. */
 function takenFor(result: FormulaResult, id: string, moment: string): number {
   if (result.fats.find((fat) => fat.id === id)?.moment !== moment) return 0
-  return result.carriers.reduce(
-    (sum, carrier) => sum + (carrier.from === 'formula' && carrier.id === id ? carrier.grams : 0),
-    0,
+  return sumOf(result.carriers, (carrier) =>
+    carrier.from === 'formula' && carrier.id === id ? carrier.grams : 0,
   )
 }
 

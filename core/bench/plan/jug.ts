@@ -5,6 +5,7 @@ import type { FormulaResult } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
 import type { PlanContext } from './context'
 import { lyeByPot } from './pots'
+import { sumOf } from '../../statistics/sum'
 
 /** °C of a freezer. */
 const freezerC = -18
@@ -18,8 +19,6 @@ export function jugHeatOf(document: FormulaDocument, result: FormulaResult, room
   const inJug = result.liquids.filter(
     ({ moment, way }) => moment === 'lye' && way !== 'into-cooled-lye',
   )
-  const sum = (lines: typeof inJug, pick: (line: (typeof inJug)[number]) => number) =>
-    lines.reduce((all, line) => all + pick(line), 0)
   const frozen = inJug.filter(({ way }) => way === 'frozen')
   const poured = inJug.filter(({ way }) => way !== 'frozen')
   const ready = lye.solution !== null
@@ -28,9 +27,9 @@ export function jugHeatOf(document: FormulaDocument, result: FormulaResult, room
     koh: lye.koh * document.alkali.kohPurity,
     readyNaoh: ready ? lye.pureNaoh : 0,
     readyWater: water.inSolution,
-    water: Math.max(0, water.weighed - water.ice) + sum(poured, ({ waterGrams }) => waterGrams),
-    ice: water.ice + sum(frozen, ({ waterGrams }) => waterGrams),
-    other: sum(inJug, ({ grams, waterGrams }) => grams - waterGrams),
+    water: Math.max(0, water.weighed - water.ice) + sumOf(poured, ({ waterGrams }) => waterGrams),
+    ice: water.ice + sumOf(frozen, ({ waterGrams }) => waterGrams),
+    other: sumOf(inJug, ({ grams, waterGrams }) => grams - waterGrams),
     roomC,
     iceC: freezerC,
     jugHeat: usualJugHeat,

@@ -8,6 +8,7 @@ import { blankFormula } from '../../formula/blank'
 import { asWeighed, potsAsWeighed, reallyThere } from '../run/asWeighed'
 import { mayMove } from './plan'
 import type { Step } from './step'
+import { sumOf } from '../../statistics/sum'
 
 const fat = (id: string, share: number) => ({
   id,
@@ -48,10 +49,7 @@ describe('any formula as a plan', { timeout: 30_000 }, () => {
         }
         const { result } = ctx.onScale
         const sum = (...kinds: string[]) =>
-          plan.steps.reduce(
-            (total, { weigh }) => total + (weigh && kinds.includes(weigh.kind) ? weigh.grams : 0),
-            0,
-          )
+          sumOf(plan.steps, ({ weigh }) => (weigh && kinds.includes(weigh.kind) ? weigh.grams : 0))
         const near = (a: number, b: number) => expect(Math.abs(a - b)).toBeLessThan(0.11 * 40)
         expect(sum('naoh')).toBeCloseTo(result.lye.naoh, 6)
         expect(sum('koh')).toBeCloseTo(result.lye.koh, 6)

@@ -3,6 +3,7 @@ import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import { fatsAt } from './fatSteps'
 import type { Pot } from './pots'
 import type { Step } from './step'
+import { sum, sumOf } from '../../statistics/sum'
 
 /** Colours and other extras of one cup, each with the oil it is rubbed into, scents, and fats kept for trace. */
 function cupsFor(
@@ -15,7 +16,6 @@ function cupsFor(
   const steps: Step[] = []
   const common = document.additives.length
   const scale = onScale.scale
-  const sum = (grams: number[]) => grams.reduce((all, one) => all + one, 0)
   const named = forPot(ctx, pot)
   const first = pots[0]!
   first.document.additives.forEach((line, index) => {
@@ -66,7 +66,7 @@ function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
   const named = forPot(ctx, pot)
   const [first] = pots
   return (first?.result.scents ?? []).flatMap((scent, index) => {
-    const grams = pots.reduce((sum, { result }) => sum + (result.scents[index]?.grams ?? 0), 0)
+    const grams = sumOf(pots, ({ result }) => result.scents[index]?.grams ?? 0)
     if (!(grams > 0) || scent.moment !== 'trace') return []
     return [
       portionStep(ctx, 'scent', { ...scent, grams }, pot, {

@@ -5,6 +5,7 @@ import type { PlanContext } from '../plan/context'
 import { lyeByPot } from '../plan/pots'
 import type { Plan } from '../plan/plan'
 import type { Step } from '../plan/step'
+import { sumOf } from '../../statistics/sum'
 
 export type AsWeighed = Made
 
@@ -122,13 +123,15 @@ export function asWeighed(ctx: PlanContext, plan: Plan, weights: Weights, added 
 
 /** g that is really there of what is to be divided: everything that went into the jug, the pan, or both. */
 export function reallyThere(plan: Plan, what: string, weights: Weights): number {
-  return weighing(plan)
-    .filter(({ weigh }) => weigh!.kind !== 'share')
-    .filter((step) => {
-      const where = joins(step)
-      return what === 'batter' ? where !== 'later' : where === what
-    })
-    .reduce((sum, step) => sum + weights(step), 0)
+  return sumOf(
+    weighing(plan)
+      .filter(({ weigh }) => weigh!.kind !== 'share')
+      .filter((step) => {
+        const where = joins(step)
+        return what === 'batter' ? where !== 'later' : where === what
+      }),
+    (step) => weights(step),
+  )
 }
 
 /** Each pot as weighed: its own lye or its part of the common one, its part of the oils, what is weighed for it alone. */
@@ -141,7 +144,7 @@ export function potsAsWeighed(
   const steps = weighing(plan)
   const shareOf = (what: string, pot: number) => {
     const all = steps.filter(({ weigh }) => weigh!.kind === 'share' && weigh!.id === what)
-    const sum = all.reduce((total, step) => total + weights(step), 0)
+    const sum = sumOf(all, (step) => weights(step))
     const own = all.find(({ weigh }) => weigh!.pot === pot)
     return own && sum > 0 ? weights(own) / sum : (ctx.pots[pot]?.share ?? 1)
   }

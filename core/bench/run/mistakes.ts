@@ -3,6 +3,7 @@ import { celsiusAtCombine } from './batter'
 import { mayCombine } from '../../heat/meeting'
 import type { Plan } from '../plan/plan'
 import { gatePassed, isDone, targetOf, type RunState, weighedSoFar } from './run'
+import { sum } from '../../statistics/sum'
 
 /** One thing that a practised maker would have done otherwise. */
 export interface Mistake {
@@ -106,7 +107,7 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
         because: `Above ${say.temperature(step.watch.most)} its sugar browns and smells. Slower, colder, more ice round the jug.`,
       })
   }
-  const seconds = Object.values(state.blended).reduce((a, b) => a + b, 0)
+  const seconds = sum(Object.values(state.blended))
   const emulsion = state.marks.find(({ stage }) => stage === 'emulsion')
   if (isDone(state, 'pour') && !emulsion)
     found.push({

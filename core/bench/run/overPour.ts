@@ -4,6 +4,7 @@ import type { Plan } from '../plan/plan'
 import { isDone, targetOf, wateredIn, weightsOf, type RunState } from './run'
 import type { Step } from '../plan/step'
 import { comesOutClean } from './weighing'
+import { roundTo } from '../../statistics/roundTo'
 
 export interface TopUp {
   step: string
@@ -27,7 +28,7 @@ export interface OverChoice {
 }
 
 const inSteps = (grams: number, scale: number, lye: boolean) =>
-  Number(((lye ? Math.floor(grams / scale + 1e-9) : Math.round(grams / scale)) * scale).toFixed(6))
+  roundTo((lye ? Math.floor(grams / scale + 1e-9) : Math.round(grams / scale)) * scale)
 const isAlkali = ({ weigh }: Step) =>
   weigh?.kind === 'naoh' || weigh?.kind === 'koh' || weigh?.kind === 'solution'
 

@@ -1,6 +1,6 @@
 import type { BatterStage } from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
-import { quantile } from '../../statistics/quantile'
+import { median } from '../../statistics/quantile'
 import { stages } from './batter'
 import { standingRunEvents } from './run'
 
@@ -10,12 +10,6 @@ export interface UsualTimes {
   /** Batches of this formula that were marked at the bench; 0 while the model alone speaks. */
   batches: number
 }
-
-const median = (values: number[]): number =>
-  quantile(
-    [...values].sort((a, b) => a - b),
-    0.5,
-  )
 
 /** Minutes from the lye to each stage of one run, the first mark of each pot. */
 function marksOf(events: readonly RunEvent[]): { stage: BatterStage; minutes: number }[] {

@@ -7,6 +7,8 @@ import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
 import { contextOf, planFor } from '../plan/plan'
 import { runOf, wateredIn, weightsOf } from './run'
+import { sum } from '../../statistics/sum'
+import { roundTo } from '../../statistics/roundTo'
 
 /**
  * What a finished run makes of its batch: poured on its day, as it is by the weights, with the checks that follow from when it
@@ -37,8 +39,8 @@ export function pouredBy(
       lyeC: celsiusAtCombine(state, 'lye'),
       oilsC: celsiusAtCombine(state, 'oils'),
       stage: stageAtPour(state),
-      minutes: combined === undefined ? null : Number((minutes - combined).toFixed(1)),
-      blenderSeconds: Math.round(Object.values(state.blended).reduce((a, b) => a + b, 0)),
+      minutes: combined === undefined ? null : roundTo(minutes - combined, 1),
+      blenderSeconds: Math.round(sum(Object.values(state.blended))),
     },
   }
 }

@@ -20,6 +20,7 @@ import {
   weighedSoFar,
 } from './run'
 import { isSteady, loadsOf, loadTarget, standingAt } from './weighing'
+import { sum } from '../../statistics/sum'
 
 const document: FormulaDocument = {
   ...blankFormula('Block'),
@@ -212,7 +213,7 @@ describe('reading a scale', () => {
   it('splits a load that is too big, and counts through it', () => {
     const loads = loadsOf(12_000, 5000, 400, 1)
     expect(loads).toHaveLength(3)
-    expect(loads.reduce((a, b) => a + b, 0)).toBeCloseTo(12_000, 9)
+    expect(sum(loads)).toBeCloseTo(12_000, 9)
     expect(Math.max(...loads)).toBeLessThan(4600)
     expect(loadTarget(loads, 0)).toEqual({ number: 1, target: 4000 })
     expect(loadTarget(loads, 4003)).toEqual({ number: 2, target: 8000 })

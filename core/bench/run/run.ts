@@ -6,6 +6,8 @@ import { asWeighed, goesIntoLye, reallyThere, type AsWeighed } from './asWeighed
 import type { Plan } from '../plan/plan'
 import type { Step } from '../plan/step'
 import { gateOf } from './safetyCheck'
+import { sum, sumOf } from '../../statistics/sum'
+import { roundTo } from '../../statistics/roundTo'
 
 /** What happened at one step. Minutes count from the start of the run. */
 export interface StepState {
@@ -48,7 +50,7 @@ export interface RunState {
 
 const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: null })
 
-const scooped = ({ scoops }: StepState) => scoops.reduce((sum, { grams }) => sum + grams, 0)
+const scooped = ({ scoops }: StepState) => sumOf(scoops, ({ grams }) => grams)
 
 /** Events that hold: each once, those taken back left out. */
 export function standingRunEvents<Event extends RunEvent>(events: readonly Event[]): Event[] {
@@ -171,7 +173,7 @@ export function runOf(
         const inCup = plan.steps.flatMap((step) =>
           step.vessel === event.vessel && step.weigh ? [at(step.id)] : [],
         )
-        const all = inCup.reduce((sum, step) => sum + scooped(step), 0)
+        const all = sumOf(inCup, (step) => scooped(step))
         if (all <= 0) continue
         const used = Math.max(0, 1 - event.grams / all)
         for (const step of inCup) step.grams = scooped(step) * used
@@ -223,14 +225,13 @@ export function targetOf(plan: Plan, state: RunState, step: Step): number {
   if (weigh.kind === 'share') {
     const there = reallyThere(plan, weigh.id, weightsOf(plan, state))
     const grams = Math.floor((there * weigh.share) / plan.scale + 1e-9) * plan.scale
-    return Number(grams.toFixed(6))
+    return roundTo(grams)
   }
   return state.targets[step.id] ?? weigh.grams
 }
 
 /** g of warm water that was stirred in, in all pots. */
-export const wateredIn = (state: RunState): number =>
-  Object.values(state.watered).reduce((sum, grams) => sum + grams, 0)
+export const wateredIn = (state: RunState): number => sum(Object.values(state.watered))
 
 /**
  * The batch as weighed so far, the rest as wanted.

@@ -1,4 +1,5 @@
 import type { Weighing } from '../plan/step'
+import { roundTo } from '../../statistics/roundTo'
 
 /*
  * Reading a scale. The bench tares by itself: a scale only has to say what stands on it. What is shown is what earlier scoops
@@ -68,7 +69,7 @@ export function loadsOf(
   const count = Math.max(1, Math.ceil(grams / room - 1e-9))
   const each = Math.round(grams / count / scale) * scale
   return Array.from({ length: count }, (_, index) =>
-    index < count - 1 ? each : Number((grams - each * (count - 1)).toFixed(6)),
+    index < count - 1 ? each : roundTo(grams - each * (count - 1)),
   )
 }
 

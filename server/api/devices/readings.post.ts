@@ -2,6 +2,7 @@ import { readingSchema, type Reading } from '#contracts/device'
 import { faultsOf } from '#contracts/faults'
 import { publish } from '../../devices/hub'
 import { cleaned } from '../../reach/text'
+import { sumOf } from '#core/statistics/sum'
 
 /** Readings that may come at once. */
 const most = 1000
@@ -11,7 +12,7 @@ export default route(
   null,
   ({ bytes }) => {
     // Counted before anything is taken apart: a million lines cost nothing.
-    if (bytes.reduce((lines, byte) => lines + (byte === 10 ? 1 : 0), 0) > 2 * most)
+    if (sumOf(bytes, (byte) => (byte === 10 ? 1 : 0)) > 2 * most)
       refuse(422, `At most ${most} readings at once.`)
     const lines = bytes
       .toString('utf8')

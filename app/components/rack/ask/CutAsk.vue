@@ -2,6 +2,8 @@
 import type { BatchSummary } from '#contracts/batch'
 import { rejectReasons, type RejectReason } from '#contracts/rackWords'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
+import { mean } from '#core/statistics/sum'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** What came out of the mould: bars, ends, rejects, their weight (typed or by the scale) and sides, and the yield that makes. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
@@ -40,8 +42,8 @@ const taken = ref<number[]>([])
 function take() {
   if (live.value.grams === null) return
   taken.value = [...taken.value, live.value.grams]
-  const mean = taken.value.reduce((sum, grams) => sum + grams, 0) / taken.value.length
-  cut.grams = Number(mean.toFixed(1))
+  const each = mean(taken.value)
+  cut.grams = roundTo(each, 1)
 }
 const sides = ['thick', 'wide', 'long'] as const
 </script>

@@ -3,6 +3,7 @@ import type { BatchSummary } from '#contracts/batch'
 import { spreadOf } from '#core/rack/places'
 import { standingOf } from '#core/rack/standing'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
+import { sumOf } from '#core/statistics/sum'
 
 /** On which planks and trays the bars of a batch stand. */
 const { batch } = defineProps<{ batch: BatchSummary }>()
@@ -17,7 +18,7 @@ const there = computed(() => standingOf(batch, today.value).bars)
 const spread = computed(() =>
   places.value.flatMap(({ id }) => (typed[id] ? [{ place: id, bars: typed[id] }] : [])),
 )
-const left = computed(() => there.value - spread.value.reduce((sum, { bars }) => sum + bars, 0))
+const left = computed(() => there.value - sumOf(spread.value, ({ bars }) => bars))
 watchEffect(
   () =>
     (answer.value =

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
+import { roundTo } from '#core/statistics/roundTo'
 
 /** A batch: before the pour its sheet, afterwards its whole life. */
 const { batch, problem } = useBatchPage()
@@ -87,7 +88,7 @@ const print = () => window.print()
         <LazyDryingChart v-if="batch.facts.drying" :batch="batch" class="mt-4 h-[190px]" />
         <p v-if="batch.facts.drying" class="figure mt-1 text-sm text-ink-2">
           On the dry day a bar weighs about
-          {{ say.mass(Number(batch.facts.drying.gramsDry.toFixed(1))) }}. Label it
+          {{ say.mass(roundTo(batch.facts.drying.gramsDry, 1)) }}. Label it
           {{ labelText(batch.facts.drying, say) }}: 97.5 of 100 bars still weigh that when long
           dried.
         </p>
