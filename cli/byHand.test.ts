@@ -1,9 +1,9 @@
-import { spawn } from 'node:child_process'
-import { beforeAll, describe, expect, it } from 'vitest'
+import { describe, expect, it } from 'vitest'
+import { computeFormulaText } from './answers'
 
 /*
- * Formulas across every feature, through the command line, each against a calculation written out from the saponification
- * values, molar masses and densities of docs/science.md. Nothing of the core is used here.
+ * Formulas across every feature, as the command line answers them, each against a calculation written out from the saponification
+ * values, molar masses and densities of docs/science.md. No figure of the core is used here.
  */
 
 /** g NaOH for the alkali of 1 g KOH. */
@@ -380,40 +380,24 @@ const cases: Record<string, Case> = {
   },
 }
 
-function run(document: Json): Promise<Json> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'cli/formula.ts', '-'])
-  let out = ''
-  child.stdout.on('data', (text) => (out += String(text)))
-  child.stdin.end(
-    JSON.stringify({
-      format: 'mantle.formula',
-      version: 1,
-      name: 'By hand',
-      size: kilo,
-      ...document,
-    }),
-  )
-  return new Promise((done) => child.on('close', () => done(JSON.parse(out) as Json)))
-}
+const run = (document: Json): Json => ({
+  ...computeFormulaText({
+    format: 'mantle.formula',
+    version: 1,
+    name: 'By hand',
+    size: kilo,
+    ...document,
+  }),
+})
 const at = (answer: unknown, path: string): unknown =>
   path
     .replace(/\[(\d+)\]/g, '.$1')
     .split('.')
     .reduce<unknown>((place, key) => (place as Json | undefined)?.[key], answer)
 
-describe('by hand, through the command line', () => {
-  const answers = new Map<string, Json>()
-  beforeAll(async () => {
-    const waiting = Object.entries(cases)
-    const worker = async () => {
-      for (let next = waiting.shift(); next; next = waiting.shift())
-        answers.set(next[0], await run(next[1].document))
-    }
-    await Promise.all([worker(), worker(), worker()])
-  }, 120_000)
-
-  it.each(Object.entries(cases))('%s', (name, { figures, remarks = [] }) => {
-    const answer = answers.get(name)!
+describe('by hand, as the command line answers', () => {
+  it.each(Object.entries(cases))('%s', (_, { document, figures, remarks = [] }) => {
+    const answer = run(document)
     expect(answer).not.toHaveProperty('errors')
     for (const [path, value] of Object.entries(figures)) {
       const found = at(answer, path)

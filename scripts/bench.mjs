@@ -11,19 +11,25 @@ await installPackages()
 const chromium = await installChromium()
 await build()
 const env = { ...process.env, MANTLE_CHROMIUM: chromium }
-const studies = [
-  ['Core', 'tests/bench/core.ts'],
-  ['Cooling', 'tests/bench/cooling.ts'],
-  ['Drying', 'tests/bench/drying.ts'],
-  ['Many batches', 'tests/bench/many.ts'],
-  ['Waiting', 'tests/bench/waiting.ts'],
-  ['Pages', 'tests/bench/page.ts'],
-  ['Siege', 'tests/bench/siege.ts'],
-]
+const study = (name) => [process.execPath, '--import', 'tsx', `tests/bench/${name}.ts`]
+const studies = {
+  core: ['Core', study('core')],
+  cooling: ['Cooling', study('cooling')],
+  drying: ['Drying', study('drying')],
+  many: ['Many batches', study('many')],
+  waiting: ['Waiting', study('waiting')],
+  page: ['Pages', study('page')],
+  siege: ['Siege', study('siege')],
+  deep: [
+    'Properties, tenfold',
+    ['npx', 'vitest', 'run', '--project', 'unit'],
+    { MANTLE_DEPTH: '10' },
+  ],
+}
 const [only, ...args] = process.argv.slice(2)
-const asked = studies.filter(([, file]) => !only || file.endsWith(`/${only}.ts`))
-for (const [name, file] of asked) {
+for (const [key, [name, [command, ...words], more]] of Object.entries(studies)) {
+  if (only && key !== only) continue
   say(name)
-  const code = await run(process.execPath, ['--import', 'tsx', file, ...args], { cwd: root, env })
+  const code = await run(command, [...words, ...args], { cwd: root, env: { ...env, ...more } })
   if (code !== 0) process.exitCode = code
 }

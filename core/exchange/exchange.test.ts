@@ -9,6 +9,7 @@ import { library, type Material } from '../materials/library'
 import { blankMaterial, recordOf } from '../materials/own'
 import { formulaColumns, formulasFromRows, rowAt, rowsOfFormula } from './formulaRows'
 import { differingCells, materialColumns, materialsFromRows, rowOfMaterial } from './materialRows'
+import { runs } from '../../tests/support/runs'
 
 const back = (rows: Record<string, string>[]) => {
   const read = formulasFromRows(rows)
@@ -40,7 +41,7 @@ describe('formulas as rows', () => {
           Math.abs(after.superfat.total - before.superfat.total) < 1e-9
         )
       }),
-      { numRuns: 500 },
+      runs(100),
     )
   })
 

@@ -8,6 +8,7 @@ import { library } from '../materials/library'
 import { apart, findFormula, otherKind, priceCurve, type Found, type Solver } from './find'
 import { excluded, leastShare, type Wish } from './wish'
 import { sumOf } from '../statistics/sum'
+import { runs } from '../../tests/support/runs'
 
 let solve: Solver
 beforeAll(async () => {
@@ -123,7 +124,7 @@ describe('the finder', () => {
   })
 })
 
-describe('two hundred random wishes', () => {
+describe('random wishes', () => {
   const fats = [...library.fats.values()].filter(({ chemistry }) => chemistry === 'triglyceride')
   const anyWish = fc.record({
     use: fc.constantFrom(...uses),
@@ -172,7 +173,7 @@ describe('two hundred random wishes', () => {
         })
         return fits && told && runnersUp.every((other) => apart(best, other) >= otherKind)
       }),
-      { numRuns: 200 },
+      runs(25),
     )
-  }, 120_000)
+  })
 })

@@ -7,6 +7,7 @@ import { blankFormula } from './blank'
 import { checkFormula } from './check'
 import { computeFormula } from './compute'
 import { lyeWeighed } from './pot'
+import { runs } from '../../tests/support/runs'
 
 const olive = (changes: Partial<FormulaDocument>): FormulaDocument => ({
   ...blankFormula('Checked'),
@@ -53,7 +54,7 @@ describe('a formula whose lye and water are known', () => {
         expect(Math.abs(result.superfat.total - forward.superfat.total)).toBeLessThan(1e-6)
         expect(Math.abs(result.oils - forward.oils)).toBeLessThan(1e-5 * forward.oils)
       }),
-      { numRuns: 300 },
+      runs(60),
     )
   })
 

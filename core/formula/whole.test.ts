@@ -17,6 +17,7 @@ import { fillings, fillMillilitres } from '../mould/fillings'
 import { driedGrams } from './size'
 import { batterMillilitres } from './volume'
 import { sumOf } from '../statistics/sum'
+import { runs } from '../../tests/support/runs'
 
 const olive = (changes: Partial<FormulaDocument>): FormulaDocument => ({
   ...blankFormula('Whole'),
@@ -217,7 +218,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
           secondOpinion(document, result, library, result.superfat.total).agrees
         )
       }),
-      { numRuns: 4000 },
+      runs(400),
     )
   })
 
@@ -239,7 +240,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         const over = poured.some(({ millilitres, capacity }) => millilitres > capacity * (1 + 1e-9))
         return !over && close(batterMillilitres(result, library), fillMillilitres(size), 1e-4)
       }),
-      { numRuns: 3000 },
+      runs(300),
     )
   })
 
@@ -250,7 +251,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         const again = computeFormula(document, frozenLibrary(frozen))
         return JSON.stringify(again) === JSON.stringify(frozen.result)
       }),
-      { numRuns: 300 },
+      runs(60),
     )
   })
 
@@ -265,7 +266,7 @@ describe('for any formula over all features', { timeout: 120_000 }, () => {
         const { agrees } = onScale(document, library, 0.1).secondOpinion
         return (floor || stopped) && agrees
       }),
-      { numRuns: 3000 },
+      runs(300),
     )
   })
 })

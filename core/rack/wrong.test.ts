@@ -6,6 +6,7 @@ import { batchOf, frozenOf, told } from '../../tests/support/batchOf'
 import { freeze } from '../batch/freeze'
 import { library } from '../materials/library'
 import { correctedMade, madeAsPlanned, rescueOf } from './wrong'
+import { runs } from '../../tests/support/runs'
 
 /* By hand: olive 450 g (S 190), coconut 250 (257), shea 200 (180), castor 100 (180), 6 % superfat, water 2.2 to one. */
 const fat = (id: string, share: number, sap: number) => ({
@@ -122,7 +123,7 @@ describe('for any formula', () => {
             for (const one of add) expect(one.grams).toBeGreaterThanOrEqual(-1e-6)
         },
       ),
-      { numRuns: 150 },
+      runs(60),
     )
   })
 })

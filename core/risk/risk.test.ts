@@ -11,6 +11,7 @@ import { drawSuperfats, joinDraws } from './draws'
 import { lyeRisk } from './lyeRisk'
 import { spreadOf, type Spread } from './spread'
 import { mean, sum, sumOf } from '../statistics/sum'
+import { runs } from '../../tests/support/runs'
 
 /** The check case of docs/science.md: four fats, purity 0.9875 assumed and real, a scale of 1 g. */
 const check = (superfat: number): Spread => ({
@@ -115,7 +116,7 @@ describe('draws', () => {
         const error = (3 * form.sigma) / Math.sqrt(count) + 0.0005
         return Math.abs(mean(superfats) - form.mean) < error
       }),
-      { numRuns: 50 },
+      runs(20),
     )
   })
 })

@@ -6,6 +6,7 @@ import { library } from '../materials/library'
 import { speaker } from '../units/say'
 import { blankFormula } from '../formula/blank'
 import { mergeFormulas, mergePlaces } from './merge'
+import { runs } from '../../tests/support/runs'
 
 const say = speaker({ locale: 'en-GB' })
 const hostel: FormulaDocument = {
@@ -93,7 +94,7 @@ describe('any three documents', () => {
         expect(sorted(mergeFormulas(base, mine, theirs, all('theirs')))).toEqual(sorted(theirs))
         expect(sorted(mergeFormulas(base, mine, theirs, all('mine')))).toEqual(sorted(mine))
       }),
-      { numRuns: 60 },
+      runs(20),
     )
   })
 })

@@ -4,6 +4,7 @@ import { library } from '../materials/library'
 import { lines } from './lines.cases'
 import { readLine, type Reading } from './reading'
 import { meansLyeOrWater } from '../materials/lyeWords'
+import { runs } from '../../tests/support/runs'
 
 const context = { library, scents: [{ id: 'fir-and-smoke', name: 'Fir & smoke' }] }
 const read = (text: string) => readLine(text, context)
@@ -167,7 +168,7 @@ describe('words for lye', () => {
           }
         },
       ),
-      { numRuns: 3000 },
+      runs(500),
     )
   })
 

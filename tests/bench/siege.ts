@@ -498,8 +498,10 @@ async function requests(): Promise<void> {
     if (round % 400 === 0) look()
   }
   look()
-  const failures = sumOf([...answers]
-    .filter(([status]) => status >= 500), ([, n]) => n)
+  const failures = sumOf(
+    [...answers].filter(([status]) => status >= 500),
+    ([, n]) => n,
+  )
   const counts = [...answers]
     .sort(([a], [b]) => a - b)
     .map(([status, n]) => `${status || 'cut'}: ${n}`)

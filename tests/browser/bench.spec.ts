@@ -197,7 +197,9 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   // By hand: mmol of groups in the fats against mmol of hydroxide, citric acid taken off; goat milk is 4 % fat of 233.
   const { body: run } = await send<Run>(`${server.url}/api/batches/${batch.id}/run`, 'GET')
   const grams = (step: string) =>
-    sumOf(run.events, (event) => event.kind === 'scooped' && event.step === step ? event.grams : 0)
+    sumOf(run.events, (event) =>
+      event.kind === 'scooped' && event.step === step ? event.grams : 0,
+    )
   const sap = (id: string) =>
     (batch.frozen.materials.find((one) => one.id === id)!.values as { sap: { typical: number } })
       .sap.typical

@@ -9,6 +9,7 @@ import { asWeighed, potsAsWeighed, reallyThere } from '../run/asWeighed'
 import { mayMove } from './plan'
 import type { Step } from './step'
 import { sumOf } from '../../statistics/sum'
+import { runs } from '../../../tests/support/runs'
 
 const fat = (id: string, share: number) => ({
   id,
@@ -75,7 +76,7 @@ describe('any formula as a plan', { timeout: 30_000 }, () => {
           reallyThere(plan, 'oils', planned) + reallyThere(plan, 'lye', planned),
         )
       }),
-      { numRuns: 150 },
+      runs(40),
     )
   })
 
@@ -88,7 +89,7 @@ describe('any formula as a plan', { timeout: 30_000 }, () => {
         expect(Math.abs(made.ratio - ctx.onScale.result.water.ratio)).toBeLessThan(5e-3)
         expect(Math.abs(made.oils - ctx.onScale.result.oils)).toBeLessThan(0.3)
       }),
-      { numRuns: 150 },
+      runs(40),
     )
   })
 
@@ -100,7 +101,7 @@ describe('any formula as a plan', { timeout: 30_000 }, () => {
         expect(minutes).toBeLessThan(24 * 60)
         times.slice(1).forEach((time, index) => expect(time.from).toBeCloseTo(times[index]!.to, 9))
       }),
-      { numRuns: 100 },
+      runs(30),
     )
   })
 })
