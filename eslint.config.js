@@ -66,6 +66,7 @@ export const coreRooms = [
   'bench/run',
   'rack',
   'troubles',
+  'events',
   'remarks',
   'batch',
   'finder',

@@ -5,7 +5,7 @@ import { sentenceOfTrouble } from '../server/db/troubles'
 
 /* npm run backup [-- archive.zip]: one archive with a consistent copy of the workshop, also while Mantle runs. */
 
-const database = env.MANTLE_DB ?? './data/mantle.sqlite'
+const database = env.MANTLE_DB || './data/mantle.sqlite'
 const now = new Date()
 const stamp = now.toISOString().slice(0, 16).replace(/[T:]/g, '-')
 const archive = argv[2] ?? `./data/backups/mantle-${stamp}.zip`

@@ -11,7 +11,7 @@ import { sentenceOfTrouble, Trouble } from '../server/db/troubles'
  * npm run restore -- --undo: takes the last restore back.
  */
 
-const database = env.MANTLE_DB ?? './data/mantle.sqlite'
+const database = env.MANTLE_DB || './data/mantle.sqlite'
 const asked = argv[2]
 const migrations = migrationFiles()
 

@@ -8,7 +8,7 @@ import { serve } from './serve.mjs'
 /* npm run demo [-- --fresh]: installs what is missing, builds, loads the demo workshop, serves, prints the address. */
 await installPackages()
 await build()
-const database = process.env.MANTLE_DB ?? join(root, 'data', 'demo.sqlite')
+const database = process.env.MANTLE_DB || join(root, 'data', 'demo.sqlite')
 say('Loading the demo workshop')
 const load = ['--import', 'tsx', 'demo/load.ts', ...process.argv.slice(2)]
 const env = { ...process.env, MANTLE_DB: database }

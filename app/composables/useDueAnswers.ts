@@ -11,7 +11,7 @@ export function useDueAnswers() {
   async function answer(kind: Due['kind'], all: BatchSummary[]) {
     if (kind === 'weigh') weighing.value = all
     else if (kind === 'cut' || kind === 'strip' || kind === 'peek')
-      asked.value = { batch: all[0]!, asks: kind }
+      asked.value = { batch: all[0]!, asks: kind === 'peek' ? 'checked' : kind }
     else if (kind === 'unwrap')
       await batches.tell(
         all[0]!.id,

@@ -1,5 +1,5 @@
 import type { Difference } from '#contracts/backup'
-import { capital } from '#core/formula/names'
+import { capital } from '#core/units/language'
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
 

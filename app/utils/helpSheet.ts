@@ -1,3 +1,5 @@
+import { happened } from '#core/events/index'
+import { howBad } from '#core/events/trouble'
 import { patternOf } from '#core/formula/method'
 import type { Batch } from '#contracts/batch'
 import { frozenLibrary } from '#core/formula/frozen'
@@ -30,7 +32,7 @@ export function helpSheet(batch: Batch, say: Speaker, today: string, room: numbe
       : `ready-mixed lye ${say.mass(result.lye.solution)} of ${say.percent(alkali.solutionStrength ?? 0, 1)}`,
     ...(result.lye.koh ? [`potassium hydroxide ${say.mass(result.lye.koh)}`] : []),
   ]
-  const happened = events.filter(
+  const shown = events.filter(
     (event) => !['weighed', 'turned', 'out', 'placed', 'poured', 'pictured'].includes(event.kind),
   )
   const weighed = events.flatMap((event) => (event.kind === 'weighed' ? [event] : []))
@@ -101,7 +103,7 @@ export function helpSheet(batch: Batch, say: Speaker, today: string, room: numbe
     },
     {
       title: 'What happened',
-      lines: happened.map((event) => `${dayOf(event.day)}: ${happenedText(event, say)}`),
+      lines: shown.map((event) => `${dayOf(event.day)}: ${happened(event, { say, places: [] })}`),
     },
     {
       title: 'Weights of marked bars',

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { byBlender } from '../formula/method'
-import { inSentence } from '../formula/names'
+import { inSentence } from '../units/language'
 import type { Library } from '../materials/library'
 import { scentBehaviour } from './scentBehaviour'
 import { sumOf } from '../statistics/sum'

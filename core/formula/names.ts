@@ -17,9 +17,3 @@ export function sayWater({ held, value }: FormulaDocument['water'], say: Speaker
   if (held === 'grams') return `${say.mass(value)} of water`
   return `${say.percent(value, 2)} ${held === 'strength' ? 'lye strength' : 'of oils'}`
 }
-
-/** A phrase at the head of a sentence. */
-export const capital = (phrase: string): string => phrase.charAt(0).toUpperCase() + phrase.slice(1)
-
-/** A name inside a sentence: only its first letter goes small, so that "24 °C" stays. */
-export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1)

@@ -8,8 +8,12 @@ export interface Speaker {
   /** Of weights and volumes. */
   system: UnitSystem
   degrees: Degrees
-  /** A bare number with a fixed count of decimals. */
-  number(value: number, decimals?: number): string
+  /** A bare number with a fixed count of decimals, or with as many as it has up to a most. */
+  number(value: number, decimals?: number, most?: number): string
+  /** A count with its noun, by the locale's rule for one and many: `say.count(2, 'bar', 'bars')`. */
+  count(value: number, one: string, many: string): string
+  /** Items one after the other, as "a, b, c"; joined by a word where it is said: "a, b and c". */
+  list(items: readonly string[], joined?: 'and' | 'or'): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
   mass(grams: number): string
   /** As `mass`, but never more than it is: for lye. */
@@ -74,6 +78,15 @@ export function speaker({
       )
     return formats.get(key)!.format(Object.is(value, -0) ? 0 : value)
   }
+  const rules = new Intl.PluralRules(locale)
+  const plural = (value: number) => rules.select(value)
+  const listed = (joined?: 'and' | 'or') =>
+    new Intl.ListFormat(
+      locale,
+      joined
+        ? { type: joined === 'and' ? 'conjunction' : 'disjunction' }
+        : { type: 'unit', style: 'short' },
+    )
   const decimals = decimalsOf(scale, system)
   const massFigure = (grams: number) =>
     format(system === 'metric' ? grams : grams / gramsPer.oz, decimals, decimals)
@@ -89,7 +102,9 @@ export function speaker({
   return {
     system,
     degrees: inFahrenheit ? 'F' : 'C',
-    number: (value, places = 0) => format(value, places, places),
+    number: (value, places = 0, most = places) => format(value, places, most),
+    count: (value, one, many) => `${format(value, 0, 0)} ${plural(value) === 'one' ? one : many}`,
+    list: (items, joined) => listed(joined).format(items),
     massFigure,
     massUnit,
     massDown: (grams) => {

@@ -4,14 +4,8 @@ import type { Speaker } from '../units/say'
 import { computeFormula } from '../formula/compute'
 import type { Measure } from '../formula/measure'
 import { patternOf } from '../formula/method'
-import {
-  capital,
-  inSentence,
-  nameOfExtra,
-  nameOfFat,
-  nameOfLiquid,
-  sayWater,
-} from '../formula/names'
+import { nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from '../formula/names'
+import { capital, inSentence } from '../units/language'
 
 /** How much of an extra, as it is said in the document. */
 export function sayMeasure(line: Measure, say: Speaker): string {

@@ -3,7 +3,8 @@ import type { Library } from '../materials/library'
 import type { Speaker } from '../units/say'
 import { wordings } from './changes'
 import { computeFormula } from '../formula/compute'
-import { capital, nameOfExtra, nameOfFat, nameOfLiquid } from '../formula/names'
+import { nameOfExtra, nameOfFat, nameOfLiquid } from '../formula/names'
+import { capital } from '../units/language'
 
 /*
  * Two documents that both began at a third: what only one of them changed goes together, what both changed to different values is

@@ -1,4 +1,4 @@
-import { capital } from '../formula/names'
+import { capital } from '../units/language'
 import { amountOf } from './amount'
 import { isLyeWord, lyeKindOf, plainWaterWords, waterWords } from '../materials/lyeWords'
 import {

@@ -1,4 +1,4 @@
-import { capital } from '../formula/names'
+import { capital } from '../units/language'
 import type { Material } from '../materials/library'
 import {
   asked,

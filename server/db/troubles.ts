@@ -1,4 +1,4 @@
-import { inSentence } from '#core/formula/names'
+import { inSentence } from '#core/units/language'
 
 /*
  * What can go wrong with the files of a workshop, and what to do about it. Each is one sentence or two with the path in it;

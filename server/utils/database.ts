@@ -12,7 +12,7 @@ import { queueStale } from '../facts/queue'
  * under it is noticed before anything more is written to what is no longer there.
  */
 
-export const databaseFile = (): string => process.env.MANTLE_DB ?? './data/mantle.sqlite'
+export const databaseFile = (): string => process.env.MANTLE_DB || './data/mantle.sqlite'
 
 let opening: Promise<Db> | undefined
 let identity = ''

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { eventKinds, happened } from '#core/events/index'
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
 import { standingEvents } from '#core/rack/standing'
@@ -10,14 +11,14 @@ const workshop = useWorkshop()
 const { today, say } = storeToRefs(workshop)
 const told = computed(() => standingEvents(batch.events))
 /** What is done again and again would bury the rest: it is folded. */
-const often = new Set(['turned', 'weighed', 'placed'])
+const isOften = ({ kind }: (typeof told.value)[number]) => eventKinds[kind].often !== undefined
 const all = ref(false)
-const folded = computed(() => told.value.filter(({ kind }) => often.has(kind)).length)
+const folded = computed(() => told.value.filter(isOften).length)
 const shown = computed(() =>
-  all.value || folded.value < 4 ? told.value : told.value.filter(({ kind }) => !often.has(kind)),
+  all.value || folded.value < 4 ? told.value : told.value.filter((event) => !isOften(event)),
 )
 const says = (event: (typeof told.value)[number]) =>
-  happenedText(event, say.value, workshop.settings.rack.places)
+  happened(event, { say: say.value, places: workshop.settings.rack.places })
 const undo = (event: string) =>
   void batches.tell(batch.id, { kind: 'undone', event }, 'Taken back.')
 </script>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
+import { eventKinds, markOf } from '#core/events/index'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { addDays, daysBetween } from '#core/units/days'
 
 /** The whole life of a batch on one line: pour, cut, tests, weigh-ins, troubles, ready, and where its bars went. */
 const { batch } = defineProps<{ batch: Batch }>()
-const { today } = storeToRefs(useWorkshop())
+const { today, say } = storeToRefs(useWorkshop())
 const standing = computed(() => standingOf(batch, today.value))
 const pouredOn = computed(() => standing.value.pouredOn!)
 
@@ -22,39 +23,10 @@ const marks = computed((): Mark[] => {
     says,
     kind,
   })
+  const words = { say: say.value, places: [] }
   const events = told.value.flatMap((event): Mark[] => {
-    switch (event.kind) {
-      case 'poured':
-        return [at(event.day, 'poured')]
-      case 'gelled':
-        return [at(event.day, event.gel === 'none' ? 'no gel' : `gel, ${event.gel}`)]
-      case 'cut':
-        return [at(event.day, `cut, ${event.bars}`)]
-      case 'finished':
-        return [at(event.day, event.step)]
-      case 'strip':
-        return event.tooDry
-          ? []
-          : [at(event.day, `strip ${event.ph}`, event.ph > 10 ? 'bad' : 'good')]
-      case 'zapped':
-        return [at(event.day, event.zap ? 'zap' : 'no zap', event.zap ? 'bad' : 'good')]
-      case 'trusted':
-        return [at(event.day, 'weights trusted')]
-      case 'released':
-        return [at(event.day, 'for sale', 'good')]
-      case 'felt':
-        return [at(event.day, 'tried')]
-      case 'trouble':
-        return [at(event.day, event.trouble.replaceAll('-', ' '), 'bad')]
-      case 'corrected':
-        return [at(event.day, 'weight corrected', 'bad')]
-      case 'out':
-        return [at(event.day, `${event.bars} ${outWords[event.how]}`)]
-      case 'left':
-        return [at(event.day, event.why === 'spoiled' ? 'thrown away' : 'all gone')]
-      default:
-        return []
-    }
+    const mark = markOf(event, words)
+    return mark ? [at(event.day, mark.says, mark.looks)] : []
   })
   const { dryOn, curedOn, stage } = standing.value
   const ahead =
@@ -67,11 +39,10 @@ const marks = computed((): Mark[] => {
   return [...events, ...ahead].sort((a, b) => a.day - b.day)
 })
 const ticks = computed(() =>
-  told.value.flatMap((event) =>
-    event.kind === 'weighed' || event.kind === 'turned'
-      ? [{ day: dayOf(event.day), kind: event.kind }]
-      : [],
-  ),
+  told.value.flatMap((event) => {
+    const tick = eventKinds[event.kind].often?.tick
+    return tick ? [{ day: dayOf(event.day), long: tick === 'long' }] : []
+  }),
 )
 const now = computed(() => Math.max(0, daysBetween(pouredOn.value, today.value)))
 const last = computed(() => {
@@ -136,9 +107,9 @@ const says = computed(() =>
         <line
           :x1="x(tick.day)"
           :x2="x(tick.day)"
-          :y1="line + (tick.kind === 'weighed' ? 5 : 8)"
+          :y1="line + (tick.long ? 5 : 8)"
           :y2="line + 11"
-          :stroke="tick.kind === 'weighed' ? '#182022' : '#8a9794'"
+          :stroke="tick.long ? '#182022' : '#8a9794'"
           stroke-width="1.2"
         />
       </g>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { happened } from '#core/events/index'
 import type { Batch } from '#contracts/batch'
 import { standingEvents } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
@@ -11,7 +12,7 @@ const photos = computed(() =>
     'photos' in event
       ? event.photos.map((id) => ({
           id,
-          says: happenedText(event, say.value),
+          says: happened(event, { say: say.value, places: [] }),
           day: batch.facts.pouredOn ? daysBetween(batch.facts.pouredOn, event.day) : null,
         }))
       : [],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { howBad } from '#core/events/trouble'
 import type { Batch } from '#contracts/batch'
 import type { Stored } from '#contracts/document'
 import type { FormulaDocument } from '#contracts/formula'

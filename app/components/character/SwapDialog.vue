@@ -4,7 +4,7 @@ import { traitRules } from '#core/character/coefficients'
 import { standing } from '#core/character/regions'
 import { substitutesFor, withFat } from '#core/finder/swap'
 import { shownTrait } from '#core/character/traits'
-import { inSentence } from '#core/formula/names'
+import { inSentence } from '#core/units/language'
 import { plainName } from '#core/materials/find'
 
 /** What could stand in place of one fat, nearest first, with what the bar then is. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { shareTolerance, sumOfShares } from '#core/formula/compute'
-import { inSentence } from '#core/formula/names'
+import { inSentence } from '#core/units/language'
 import { giveRemaining, toGrams, toShares, useUp } from '#core/formula/edit'
 
 const { library } = storeToRefs(useMaterials())

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ArchiveFile, BackupPlan } from '#contracts/backup'
-import { capital } from '#core/formula/names'
+import { capital } from '#core/units/language'
 
 /** The archives of the workshop on their plank, the plan that makes them, and going back to one of them. */
 const store = useBackups()

@@ -10,7 +10,8 @@ import { changesBetween } from '#core/versions/changes'
 import { compareWeights } from '#core/versions/compare'
 import { computeFormula } from '#core/formula/compute'
 import { faceOf } from '#core/formula/thumbnail'
-import { capital, sayWater } from '#core/formula/names'
+import { sayWater } from '#core/formula/names'
+import { capital } from '#core/units/language'
 import { useNames } from '~/utils/useNames'
 
 /** Any two formulas, versions or batches side by side. */

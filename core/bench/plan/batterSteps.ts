@@ -1,5 +1,5 @@
 import { byBlender, patternOf } from '../../formula/method'
-import { inSentence } from '../../formula/names'
+import { inSentence } from '../../units/language'
 import { at, forPot, weighStep, type PlanContext } from './context'
 import { pours } from '../../batter/patterns'
 import { lyeByPot, type Pot } from './pots'

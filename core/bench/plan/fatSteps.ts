@@ -1,5 +1,5 @@
 import type { FormulaResult } from '#contracts/result'
-import { inSentence } from '../../formula/names'
+import { inSentence } from '../../units/language'
 import type { Library } from '../../materials/library'
 import { scorches } from '../../water/milk'
 import { portionStep, type PlanContext } from './context'

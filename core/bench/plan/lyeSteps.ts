@@ -1,5 +1,5 @@
 import type { FormulaResult } from '#contracts/result'
-import { inSentence } from '../../formula/names'
+import { inSentence } from '../../units/language'
 import { milkWay, scorches } from '../../water/milk'
 import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import type { Step } from './step'

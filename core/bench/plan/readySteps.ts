@@ -1,4 +1,4 @@
-import { inSentence } from '../../formula/names'
+import { inSentence } from '../../units/language'
 import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import { fatsAt } from './fatSteps'
 import type { Pot } from './pots'

@@ -3,10 +3,10 @@ import type { BatchSummary, Difference } from '#contracts/batch'
 import { madeOf } from '#core/rack/facts'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { correctedMade, madeAsPlanned, rescueOf } from '#core/rack/wrong'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A weight that turns out to have been wrong: what the batch now is, what can be done with it and what must not. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const whole = useWholeBatch(() => batch)
 const { today, say } = storeToRefs(useWorkshop())

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { rejectWords } from '#core/events/cut'
 import { rejectReasons, type RejectReason } from '#contracts/rackWords'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 import { mean } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
 
 /** What came out of the mould: bars, ends, rejects, their weight (typed or by the scale) and sides, and the yield that makes. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const cut = reactive({
   bars: batch.facts.bars as number | null,

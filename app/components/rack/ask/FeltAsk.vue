@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import type { FeelTest } from '#contracts/rackWords'
 import { feelKinds, feelTestsFor, tellsAfter } from '#core/rack/feel'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A bar tried in use: a score for each test that was made, those of its use first. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const whole = useWholeBatch(() => batch)
 const tests = computed(() => feelTestsFor(whole.value?.frozen.document.use ?? 'body'))

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { finishWords } from '#core/events/finished'
 import { finishes, type Finish } from '#contracts/rackWords'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** Trimmed, bevelled, stamped, planed: what was done to the bars and what it took off them. */
+defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const step = ref<Finish>('bevelled')
 const grams = ref<number | null>(null)

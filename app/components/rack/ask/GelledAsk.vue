@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { gelWords } from '#core/events/gelled'
 import type { Gel } from '#contracts/rackWords'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** How far it turned translucent, when, and in which part. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const pots = usePots(() => batch)
 const gel = reactive({

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** The whole batch goes off the rack. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const leaving = reactive({
   why: (batch.facts.cutOn ? 'gone' : 'spoiled') as 'gone' | 'spoiled',

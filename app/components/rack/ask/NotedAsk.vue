@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A note, what somebody who uses the bars says, a lesson for the next time, photos. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const note = ref('')
 const from = ref('')

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { outWords } from '#core/events/out'
 import { outs, type Out } from '#contracts/rackWords'
 import { standingOf } from '#core/rack/standing'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** Bars that go, and to whom. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { today } = storeToRefs(useWorkshop())
 const left = computed(() => standingOf(batch, today.value).bars)

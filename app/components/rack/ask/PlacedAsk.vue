@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import { spreadOf } from '#core/rack/places'
 import { standingOf } from '#core/rack/standing'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 import { sumOf } from '#core/statistics/sum'
 
 /** On which planks and trays the bars of a batch stand. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { settings, today } = storeToRefs(useWorkshop())
 const places = computed(() => settings.value.rack.places)

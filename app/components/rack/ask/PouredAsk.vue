@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** It is poured, and when: its windows go by the clock. */
-const { day } = defineProps<{ day: string }>()
+const { day } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { settings } = storeToRefs(useWorkshop())
 const hour = ref('')

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** The maker's own decision that bars may be sold, and on what it rests. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const basis = ref('')
 watchEffect(() => (answer.value = { kind: 'released', basis: basis.value }))

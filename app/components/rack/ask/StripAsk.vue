@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import type { StripPlace } from '#contracts/rackWords'
 import { lyePh, soapPh } from '#core/rack/usable'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A pH strip: what it reads, where it was held, on which bar. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const pots = usePots(() => batch)
 const strip = reactive({

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { touchWords } from '#core/events/tried'
 import { touches, type Touch } from '#contracts/rackWords'
 import { touchAdvice } from '#core/rack/inMould'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** How the loaf feels: cut it, wait, or into the freezer. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const workshop = useWorkshop()
 const touch = ref<Touch>('soft')

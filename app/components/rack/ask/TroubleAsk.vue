@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { howBad } from '#core/events/trouble'
 import { troubles, type Trouble } from '#contracts/rackWords'
 import { troubleKinds } from '#core/troubles/kinds'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** Something wrong with the bars. Its causes are looked for on the page of the batch. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const trouble = ref<Trouble>('ash')
 const how = ref(2)

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** The tip of the tongue, after a strip that says soap: on the same bar. */
-const { before } = defineProps<{ before: BatchAnswer }>()
+const { before } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const zap = ref(false)
 const strip = before?.kind === 'strip' ? before : null

@@ -1,5 +1,5 @@
 import { batchEventSchema } from '#contracts/batch'
-import { whyNot } from '#core/rack/allowed'
+import { whyNot } from '#core/events/index'
 import { dayIn } from '#core/units/days'
 import { addEvents, getBatch, OtherContent } from '../../../db/batches'
 import { getWorkshop } from '../../../db/workshop'

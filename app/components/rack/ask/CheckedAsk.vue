@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
+import { peekWords } from '#core/events/checked'
 import { peekFinds, type PeekFind } from '#contracts/rackWords'
 import { hasMilk } from '#core/troubles/case'
 import { frozenLibrary } from '#core/formula/frozen'
 import { peekAdvice } from '#core/rack/inMould'
-import type { BatchAnswer } from '~/composables/useBatchDialog'
+import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** What is seen under the cover, and what to do about it. */
-const { batch } = defineProps<{ batch: BatchSummary }>()
+const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const whole = useWholeBatch(() => batch)
 const found = ref<PeekFind>('fine')

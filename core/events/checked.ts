@@ -1,0 +1,21 @@
+import type { PeekFind } from '#contracts/rackWords'
+import { afterPour, type EventKind } from './kind'
+
+export const peekWords: Record<PeekFind, string> = {
+  fine: 'even, quiet',
+  ring: 'darker in the middle',
+  hot: 'cracked, domed or rising',
+  wet: 'oil or liquid on top',
+}
+
+/** A check after the pour that was done. */
+export const checked: EventKind<'checked'> = {
+  whyNot: afterPour,
+  says({ check, found }) {
+    if (check === 'unwrap') return 'Unwrapped'
+    return found ? `Looked under the cover: ${peekWords[found]}` : 'Looked under the cover'
+  },
+  offer: ({ stage, pouredOn, cutOn }) =>
+    pouredOn && !cutOn && stage !== 'left' ? { says: 'Look under the cover' } : null,
+  dialog: { title: 'Under the cover', confirm: 'Keep it' },
+}
