@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BatchSummary, Difference } from '#contracts/batch'
+import type { Difference } from '#contracts/batch'
 import { madeOf } from '#core/rack/facts'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { correctedMade, madeAsPlanned, rescueOf } from '#core/rack/wrong'
