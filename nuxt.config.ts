@@ -23,7 +23,11 @@ export default defineNuxtConfig({
     },
     // Nothing here uses Vue's options; without them the runtime is smaller.
     define: { __VUE_OPTIONS_API__: 'false' },
-    build: { modulePreload: { polyfill: false }, minify: 'terser' },
+    build: {
+      modulePreload: { polyfill: false },
+      // Small modules that several stations share would each be a request of their own: fifty for the first page.
+      rollupOptions: { output: { experimentalMinChunkSize: 3000 } },
+    },
   },
   // Nothing is rendered on the server, so there is no payload to revive and no manifest to look after.
   experimental: {

@@ -109,7 +109,7 @@ console.log(
   `${'longest task while a share is dragged'.padEnd(52)} ${longest ? `${longest.toFixed(0)} ms` : 'none over 50 ms'}   (limit 50 ms)  ${longest <= 50 ? 'within' : 'OVER'}`,
 )
 
-const spark = page.getByRole('button', { name: /^lye-heavy/ })
+const spark = page.getByRole('button', { name: /^lye left over/ })
 const waits: number[] = []
 for (let round = 0; round < 8; round++) {
   await page.waitForTimeout(600)
