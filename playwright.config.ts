@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'tests/browser',
   fullyParallel: true,
-  workers: 2,
+  // A test waits about as long as it works: three of them keep two cores busy.
+  workers: 3,
   forbidOnly: Boolean(process.env.CI),
   // Guards against hanging, not limits: what may take how long is measured by the bench.
   timeout: 120_000,
@@ -15,7 +16,6 @@ export default defineConfig({
     timezoneId: 'Europe/London',
     viewport: { width: 1280, height: 800 },
     actionTimeout: 30_000,
-    trace: 'retain-on-failure',
     launchOptions: {
       executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
       args: [

@@ -15,7 +15,6 @@ export default defineConfig({
         test: {
           name: 'routes',
           include: ['tests/routes/**/*.test.ts'],
-          fileParallelism: false,
           testTimeout: 120_000,
           hookTimeout: 120_000,
         },

@@ -10,10 +10,13 @@ await installPackages()
 const chromium = await installChromium()
 await check()
 
-say('Unit tests')
-if ((await run('npx', ['vitest', 'run', '--project', 'unit'], { cwd: root })) !== 0)
-  giveUp('Unit tests failed.')
-await build()
+// The build keeps one core busy, and most of the unit tests another.
+say('Unit tests, and the build beside them')
+const [unit] = await Promise.all([
+  run('npx', ['vitest', 'run', '--project', 'unit', '--maxWorkers=1'], { cwd: root }),
+  build(),
+])
+if (unit !== 0) giveUp('Unit tests failed.')
 say('Route tests against the built server')
 if ((await run('npx', ['vitest', 'run', '--project', 'routes'], { cwd: root })) !== 0)
   giveUp('Route tests failed.')

@@ -172,9 +172,9 @@ export function createBench(subject: BenchSubject) {
   }))
   /** Minutes since the lye went into the oils of a pot. */
   function sinceCombined(pot: number): number | null {
-    const steps = state.value.steps
-    const at = steps.get(`combine@${pot}`)?.doneAt ?? steps.get('combine')?.doneAt
-    return at == null ? null : minutes.value - at
+    const { combined } = state.value
+    const at = combined.find((one) => one.pot === pot) ?? combined.find((one) => one.pot === null)
+    return at ? minutes.value - at.minutes : null
   }
 
   return {

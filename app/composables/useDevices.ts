@@ -1,13 +1,7 @@
-import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
-import type { VesselKind } from '#contracts/benchWords'
+import type { StandInAct, StandInSetup } from '#contracts/device'
 import { silentAfter, type ScaleReading } from '#core/bench/run/weighing'
 import { useIntervalFn } from '@vueuse/core'
-import type { SerialScale } from '~/utils/serialScale'
-
-export type Role = 'scale' | VesselKind
-/** Where the readings of a role come from: the stand-in, a device that posts, a scale at this computer, or the hand. */
-export type Source =
-  { kind: 'stand-in' } | { kind: 'posts'; device: string } | { kind: 'serial' } | { kind: 'none' }
+import type { Close, ReadingSource, Role } from '~/utils/readingDevices'
 
 export interface Heard {
   value: number | null
@@ -20,8 +14,8 @@ export interface Heard {
 
 const choiceKey = 'mantle-devices'
 /** What an older page, or a hand, may have left is not taken for a choice. */
-function asChosen(value: unknown): Record<Role, Source> | null {
-  const isSource = (one: unknown): one is Source =>
+function asChosen(value: unknown): Record<Role, ReadingSource> | null {
+  const isSource = (one: unknown): one is ReadingSource =>
     typeof one === 'object' &&
     one !== null &&
     'kind' in one &&
@@ -31,7 +25,7 @@ function asChosen(value: unknown): Record<Role, Source> | null {
       (one.kind === 'posts' && 'device' in one && typeof one.device === 'string'))
   const chosen = value as Record<Role, unknown> | null
   return chosen && roles.every((role) => isSource(chosen[role]))
-    ? (chosen as Record<Role, Source>)
+    ? (chosen as Record<Role, ReadingSource>)
     : null
 }
 const roles: Role[] = ['scale', 'lye', 'oils']
@@ -45,14 +39,15 @@ const history = 40
  * @param standInId id of the set of stand-ins that belongs to this bench
  */
 export function useDevices(standInId: string, standIn: () => StandInSetup, practising: boolean) {
-  const sources = ref<Record<Role, Source>>(chosen())
+  const sources = ref<Record<Role, ReadingSource>>(chosen())
   const heard = ref<Partial<Record<Role, Heard>>>({})
   const scaleReadings = shallowRef<ScaleReading[]>([])
   const tick = ref(performance.now())
   const standInsOn = computed(() => roles.some((role) => sources.value[role].kind === 'stand-in'))
-  let end: (() => void) | null = null
+  /** What is open, or being opened or closed, of each role. */
+  const open: Partial<Record<Role, Promise<Close>>> = {}
 
-  function chosen(): Record<Role, Source> {
+  function chosen(): Record<Role, ReadingSource> {
     const standIns = {
       scale: { kind: 'stand-in' },
       lye: { kind: 'stand-in' },
@@ -62,25 +57,32 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
     const none = { scale: { kind: 'none' }, lye: { kind: 'none' }, oils: { kind: 'none' } } as const
     return keptHere(choiceKey, asChosen) ?? { ...none }
   }
-  /** The scale on a cable while it is read. */
-  let serial: SerialScale | null = null
-  async function closeSerial() {
-    const open = serial
-    serial = null
-    await open?.close()
+  const nothing: Close = () => undefined
+  /** Closes what a role has open, then opens what it is to have. Rejects when that cannot be opened. */
+  function connect(role: Role, source: ReadingSource, asking: boolean): Promise<Close> {
+    const before = (open[role] ?? Promise.resolve(nothing)).catch(() => nothing)
+    const opened = before.then(async (close) => {
+      await close()
+      return openDevice(source, { role, standIns: standInId, asking }, (value, stable) =>
+        take(role, value, stable),
+      )
+    })
+    // One that is not to be had leaves the role silent.
+    open[role] = opened.catch(() => nothing)
+    return opened
   }
-  /** Reads the scale on a cable. Throws when no port is picked, or it cannot be opened. */
-  async function openSerial(ask: boolean) {
-    const { openSerialScale } = await import('~/utils/serialScale')
-    await closeSerial()
-    serial = await openSerialScale((grams, stable) => take('scale', grams, stable), ask)
-  }
-
-  function choose(role: Role, to: Source) {
-    if (role === 'scale' && to.kind !== 'serial') void closeSerial()
+  /** Chooses where readings come from. Rejects when that cannot be opened; then it is as it was. */
+  async function choose(role: Role, to: ReadingSource) {
+    if (to.kind === 'serial')
+      await connect(role, to, true).catch((error: unknown) => {
+        connect(role, sources.value[role], false).catch(() => undefined)
+        throw error
+      })
     sources.value = { ...sources.value, [role]: to }
     heard.value = { ...heard.value, [role]: undefined }
     if (!practising) keepHere(choiceKey, sources.value)
+    if (to.kind === 'stand-in') await begin()
+    if (to.kind !== 'serial') await connect(role, to, false)
   }
 
   function take(role: Role, value: number | null, stable?: boolean) {
@@ -94,49 +96,22 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
         { at: since, grams: value, stable },
       ]
   }
-  function hear({ device, kind, value, stable }: StreamedReading) {
-    for (const role of roles) {
-      const from = sources.value[role]
-      const named =
-        from.kind === 'stand-in'
-          ? `${standInId}:${role}`
-          : from.kind === 'posts'
-            ? from.device
-            : null
-      if (device === named && kind === (role === 'scale' ? 'grams' : 'celsius'))
-        take(role, value, stable)
-    }
-  }
-
-  function connect() {
-    end?.()
-    end = null
-    const kinds = roles.map((role) => sources.value[role].kind)
-    if (!kinds.includes('stand-in') && !kinds.includes('posts')) return
-    // Both, where both are chosen: asking for a set keeps its stand-ins alive.
-    const readings = [
-      ...(kinds.includes('stand-in') ? [standInId] : []),
-      ...(kinds.includes('posts') ? ['*'] : []),
-    ]
-    end = listenTo({ readings }, (message) => {
-      if (message.topic === 'reading') hear(message.data)
-    })
-  }
+  /** Switches the stand-ins on, or keeps them on. */
   async function begin() {
     if (standInsOn.value)
       await api.put(`/api/stand-ins/${standInId}`, standIn()).catch(() => undefined)
-    connect()
   }
-  watch(sources, () => void begin(), { deep: true })
-  onMounted(() => {
-    void begin()
-    // The port that was picked before is opened again; one that is not to be had makes the scale silent.
-    if (sources.value.scale.kind === 'serial') void openSerial(false).catch(() => undefined)
+  let left = false
+  onMounted(async () => {
+    await begin()
+    if (left) return
+    // A port that was picked before is opened again.
+    for (const role of roles) connect(role, sources.value[role], false).catch(() => undefined)
   })
   useIntervalFn(() => (tick.value = performance.now()), 250)
   onScopeDispose(() => {
-    end?.()
-    void closeSerial()
+    left = true
+    for (const one of Object.values(open)) void one.then((close) => close())
   })
 
   /** Whether a role has a device that has fallen silent; `null` where there is none to wait for. */
@@ -169,6 +144,6 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
     }
   }
 
-  return { sources, choose, openSerial, now, heard, silent, scaleReadings, standInsOn, act, take }
+  return { sources, choose, now, heard, silent, scaleReadings, standInsOn, act, take }
 }
 export type Devices = ReturnType<typeof useDevices>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BatterStage, Rescue } from '#contracts/benchWords'
-import { guideFor, normalAt, stageRank, stages } from '#core/bench/run/batter'
+import { normalAt } from '#core/bench/plan/stepKinds'
+import { guideFor, stageRank, stages } from '#core/bench/run/batter'
 import { pours } from '#core/batter/patterns'
 import { byBlender, patternOf } from '#core/formula/method'
 
@@ -14,10 +15,8 @@ const blender = computed(() => byBlender(ctx.value.document))
 const marks = computed(() => state.value.marks.filter((mark) => mark.pot === pot.value))
 const markOf = (stage: BatterStage) => marks.value.findLast((mark) => mark.stage === stage)
 const combinedAt = computed(() => minutes.value - (clock.value ?? 0))
-const wanted = computed<BatterStage>(() =>
-  step.value!.id.startsWith('batter:emulsion')
-    ? 'emulsion'
-    : pours[patternOf(ctx.value.document)].stage,
+const wanted = computed<BatterStage>(
+  () => step.value!.until ?? pours[patternOf(ctx.value.document)].stage,
 )
 const now = computed(() => marks.value.at(-1)?.stage ?? null)
 const reached = computed(
@@ -208,7 +207,7 @@ const guideKeys = computed(() => {
         </button>
       </li>
     </ol>
-    <NormalLines :lines="normalAt.batter!" class="mt-3 text-[16px]" />
+    <NormalLines :lines="normalAt(step!)!" class="mt-3 text-[16px]" />
     <ul
       v-if="others.length"
       class="figure mt-3 flex flex-wrap gap-x-6 gap-y-1 text-[16px]"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { viewOf } from '#core/bench/plan/stepKinds'
 import { idFrom } from '#core/words/reading'
 import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
 
@@ -9,21 +10,7 @@ const emit = defineEmits<{ finish: [] }>()
 const listOpen = ref(false)
 const noteOpen = ref(false)
 
-const kinds = {
-  gate: 'gate',
-  weigh: 'weigh',
-  dissolve: 'heat',
-  cool: 'heat',
-  meet: 'heat',
-  batter: 'batter',
-  pour: 'pour',
-} as const
-const view = computed(() => {
-  const kind = step.value?.kind
-  if (!kind) return 'end'
-  if (kind === 'stir-in' && step.value?.watch) return 'heat'
-  return kind in kinds ? kinds[kind as keyof typeof kinds] : 'do'
-})
+const view = computed(() => (step.value ? viewOf(step.value) : 'end'))
 useBenchKeys({
   z: bench.takeBack,
   ArrowLeft: () => bench.look(-1),
@@ -149,7 +136,7 @@ function saveEntries() {
         <StepList v-if="listOpen" class="min-h-0 flex-1 lg:hidden" @picked="listOpen = false" />
         <template v-else>
           <GuideLine v-if="guided" />
-          <GateStep v-if="view === 'gate'" />
+          <GateStep v-if="view === 'safety-check'" />
           <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
           <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
           <BatterStep v-else-if="view === 'batter'" :key="step!.id" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StreamedReading } from '#contracts/device'
-import type { Role, Source } from '~/composables/useDevices'
+import type { ReadingSource, Role } from '~/utils/readingDevices'
 
 /** Where the readings of the scale and of each thermometer come from. */
 const { devices } = useBench()
@@ -20,22 +20,20 @@ async function look() {
 }
 onMounted(look)
 const canSerial = computed(() => 'serial' in navigator && isSecureContext)
-const valueOf = (source: Source) =>
+const valueOf = (source: ReadingSource) =>
   source.kind === 'posts' ? `posts:${source.device}` : source.kind
 async function choose(role: Role, event: Event) {
   const { value } = event.target as HTMLSelectElement
   problem.value = ''
-  if (value === 'serial') {
-    try {
-      await devices.openSerial(true)
-      devices.choose('scale', { kind: 'serial' })
-    } catch {
-      problem.value =
-        'The scale at this computer could not be opened. Is it plugged in, and not open elsewhere?'
-    }
-  } else if (value.startsWith('posts:'))
-    devices.choose(role, { kind: 'posts', device: value.slice(6) })
-  else devices.choose(role, { kind: value as 'stand-in' | 'none' })
+  const source: ReadingSource = value.startsWith('posts:')
+    ? { kind: 'posts', device: value.slice(6) }
+    : { kind: value as 'stand-in' | 'serial' | 'none' }
+  try {
+    await devices.choose(role, source)
+  } catch {
+    problem.value =
+      'The scale at this computer could not be opened. Is it plugged in, and not open elsewhere?'
+  }
 }
 const kindOf = (role: Role) => (role === 'scale' ? 'grams' : 'celsius')
 </script>

@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { normalAt } from '#core/bench/run/batter'
+import { normalAt, stepKinds } from '#core/bench/plan/stepKinds'
 
 /** A step that is simply done, with what is normal at it. */
 const bench = useBench()
-const { step, done, plan, ctx, state, devices } = bench
-const normal = computed(() => normalAt[step.value!.kind])
+const { step, done, plan, ctx, state } = bench
+const normal = computed(() => normalAt(step.value!))
 function next() {
   if (done.value || bench.locked.value) return
-  if (step.value!.kind === 'combine')
-    for (const vessel of ['lye', 'oils'] as const) bench.keepReading(vessel)
-  if (step.value!.kind === 'melt' && devices.now.value.oils !== null) bench.keepReading('oils')
+  for (const vessel of stepKinds[step.value!.kind].reads ?? []) bench.keepReading(vessel)
   bench.finish()
 }
 useBenchKeys({ ' ': next, Enter: next })

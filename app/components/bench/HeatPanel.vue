@@ -19,7 +19,7 @@ const dissolved = computed(() =>
 const hasReadings = computed(
   () => state.value.readings.lye.length + state.value.readings.oils.length > 1,
 )
-const combined = computed(() => state.value.order.some((id) => id.startsWith('combine')))
+const combined = computed(() => state.value.combined.length > 0)
 const peakWords = computed(() => {
   const { low, high } = plan.value.peak
   return `${say.value.temperature(low)} to ${say.value.temperature(high)}`

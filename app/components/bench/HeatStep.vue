@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { isIn, mayCombine } from '#core/heat/meeting'
-import { normalAt } from '#core/bench/run/batter'
+import { normalAt } from '#core/bench/plan/stepKinds'
 import { foretold } from '#core/bench/run/heatState'
 
 /** Steps that a temperature decides: lye dissolves, a vessel cools, both meet, milk is stirred in. */
@@ -30,11 +30,7 @@ const ready = computed(() => {
   }
   return true
 })
-const normal = computed(() => {
-  if (kind.value === 'dissolve') return normalAt[watch.value ? 'dissolve-milk' : 'dissolve']
-  if (kind.value === 'stir-in' && watch.value?.vessel === 'lye') return normalAt['dissolve-milk']
-  return null
-})
+const normal = computed(() => normalAt(step.value!))
 /** When a cooling vessel will be there. */
 const there = computed(() => {
   const { value: own } = watch

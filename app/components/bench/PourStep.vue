@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { normalAt, stages } from '#core/bench/run/batter'
+import { normalAt } from '#core/bench/plan/stepKinds'
+import { stages } from '#core/bench/run/batter'
 import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
 import { sumOf } from '#core/statistics/sum'
@@ -15,10 +16,7 @@ const rows = computed(() =>
     ...one,
     index,
     name: one.name || 'all of it',
-    poured:
-      pot.value === null
-        ? done.value
-        : bench.state.value.steps.get(`pour@${index}`)?.doneAt != null,
+    poured: pot.value === null ? done.value : state.value.poured.some((one) => one.pot === index),
     on: pot.value === null || pot.value === index,
     stage: stages
       .find(
@@ -94,7 +92,7 @@ useBenchKeys({ ' ': next, Enter: next })
       </ol>
     </div>
     <p class="mt-3 text-[17px]">{{ pours_.says }}: {{ pours_.wants }}.</p>
-    <NormalLines :lines="normalAt.pour!" class="mt-3 text-[16px]" />
+    <NormalLines :lines="normalAt(step!)!" class="mt-3 text-[16px]" />
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey

@@ -22,6 +22,7 @@ let versionId = newId()
 async function load() {
   try {
     list.value = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
+    for (const version of list.value) kept.set(version.id, version)
     name.value = `Version ${(list.value[0]?.number ?? 0) + 1}`
     loaded.value = true
   } catch (error) {
@@ -48,15 +49,16 @@ async function keep() {
     await save.flush()
     if (save.state.value !== 'saved')
       throw new ApiError(0, [{ path: '', says: save.problem.value }])
-    const kept = await api.post<FormulaVersion>(`/api/formulas/${editor.id}/versions`, {
+    const made = await api.post<FormulaVersion>(`/api/formulas/${editor.id}/versions`, {
       id: versionId,
       revision: save.revision.value,
       name: name.value,
       purpose: purpose.value,
     })
-    list.value = [kept, ...list.value]
+    kept.set(made.id, made)
+    list.value = [made, ...list.value]
     versionId = newId()
-    name.value = `Version ${kept.number + 1}`
+    name.value = `Version ${made.number + 1}`
     purpose.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -64,44 +66,43 @@ async function keep() {
     busy.value = false
   }
 }
-/** Notes are kept one after the other, each with what was written before it: two quick changes do not undo each other. */
-let writing = Promise.resolve()
+/** As the server has them; what is on screen may be further on. */
+const kept = new Map<string, FormulaVersion>()
 const put = (version: FormulaVersion) => {
   list.value = list.value.map((one) => (one.id === version.id ? version : one))
 }
+const shown = (id: string) => list.value.find((one) => one.id === id)!
+/** What is being typed stays on screen, whatever answer comes meanwhile. */
+const type = (id: string, notes: Partial<VersionNotes>) => put({ ...shown(id), ...notes })
+/** Notes are kept one after the other, each on what was kept before it: two quick changes do not undo each other. */
+let writing = Promise.resolve()
 function write(id: string, notes: Partial<VersionNotes>) {
-  const before = list.value.find((one) => one.id === id)!
-  put({ ...before, ...notes })
-  writing = writing.then(() => send(id, before, notes))
+  type(id, notes)
+  writing = writing.then(() => send(id, notes))
 }
-async function send(id: string, before: FormulaVersion, notes: Partial<VersionNotes>) {
-  const {
-    revision,
-    name: called,
-    purpose: wanted,
-    didIt,
-    learned,
-  } = list.value.find((one) => one.id === id)!
+async function send(id: string, notes: Partial<VersionNotes>) {
+  const before = kept.get(id)!
+  const { revision, name: called, purpose: wanted, didIt, learned } = { ...before, ...notes }
   try {
-    const kept = await api.put<FormulaVersion>(`/api/versions/${id}`, {
+    const after = await api.put<FormulaVersion>(`/api/versions/${id}`, {
       revision,
       name: called,
       purpose: wanted,
       didIt,
       learned,
     })
-    // What was typed meanwhile stays on screen, and is sent next.
-    put({ ...list.value.find((one) => one.id === id)!, revision: kept.revision })
+    kept.set(id, after)
     problem.value = ''
   } catch (error) {
     const theirs = error instanceof ApiError ? (error.body.theirs as FormulaVersion) : undefined
     if (!theirs) return void (problem.value = sentenceOf(error))
+    kept.set(id, theirs)
     const clash = (Object.keys(notes) as (keyof VersionNotes)[]).filter(
       (key) => theirs[key] !== before[key],
     )
     put(clash.length ? theirs : { ...theirs, ...notes })
     // Something else of it was changed elsewhere: both stay.
-    if (!clash.length) return send(id, theirs, notes)
+    if (!clash.length) return send(id, notes)
     const typed = clash.map((key) => notes[key]).filter(Boolean)
     problem.value = `“${theirs.name}” was written about in another window meanwhile; what stands here now is from there.${
       typed.length ? ` You wrote: “${typed.join('”, “')}”.` : ''
@@ -116,7 +117,7 @@ function bringBack(version: FormulaVersion) {
   open.value = false
 }
 const answers = { yes: 'it did', partly: 'partly', no: 'it did not' } as const
-const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
+const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
@@ -173,7 +174,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
                 maxlength="500"
                 :value="version.purpose"
                 :aria-label="`What ${version.name} was for`"
-                @change="write(version.id, { purpose: textOf($event) })"
+                @input="type(version.id, { purpose: textOf($event) })"
+                @change="write(version.id, { purpose: textOf($event).trim() })"
               ></textarea>
             </label>
             <label class="grid gap-0.5 text-sm text-ink-2">
@@ -201,7 +203,8 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value.trim()
                 maxlength="500"
                 :value="version.learned"
                 :aria-label="`What was learned from ${version.name}`"
-                @change="write(version.id, { learned: textOf($event) })"
+                @input="type(version.id, { learned: textOf($event) })"
+                @change="write(version.id, { learned: textOf($event).trim() })"
               ></textarea>
             </label>
           </div>

@@ -95,6 +95,7 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
         minutes: byBlender(document) ? 3 : 20,
         after: [at('combine', pot)],
         pot: pot ?? undefined,
+        until: 'emulsion',
         vessel: pot === null ? 'pan' : at('pot', pot),
         needed: true,
       },

@@ -40,7 +40,15 @@ function cupsFor(
               ? 'It is taken from the formula’s own oils.'
               : 'It comes on top of the formula’s oils and counts in the superfat.',
           vessel: at(`cup:${extra.id}`, pot),
-          weigh: { kind: 'carrier', id: carrier.id, name, substance: 'fat', grams: oil, pot },
+          weigh: {
+            kind: 'carrier',
+            id: carrier.id,
+            name,
+            substance: 'fat',
+            grams: oil,
+            pot,
+            onTop: carrier.from === 'extra',
+          },
         }),
       )
     }

@@ -1,4 +1,4 @@
-import type { VesselKind } from '#contracts/benchWords'
+import type { BatterStage, VesselKind } from '#contracts/benchWords'
 import type { Substance } from '../../formula/makingOrder'
 
 /** What is weighed. `share` is a part of what is really in the jug, poured off by weight. */
@@ -31,6 +31,8 @@ export interface Weighing {
   share: number
   /** Whether it can be spooned out again: it lies in a cup of its own. */
   alone: boolean
+  /** Oil for a colour that comes on top of the formula's own. */
+  onTop?: boolean
 }
 
 export type StepKind =
@@ -68,8 +70,10 @@ export interface Step {
   vessel?: string
   /** The vessel whose temperature counts, and the most it may be, °C. */
   watch?: { vessel: VesselKind; most: number }
-  /** Pots it concerns. */
+  /** The pot it concerns; not there when it is for all of them. */
   pot?: number
+  /** The stage a batter is brought to; where the pour decides it, not there. */
+  until?: BatterStage
   /** Cannot be left out. */
   needed: boolean
   /** Shows an amount of lye, or handles it. */

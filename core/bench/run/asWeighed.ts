@@ -72,18 +72,10 @@ function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums 
 }
 
 /** Oils as the base of rates: the formula's own fats, dispersing oil taken from them included. */
-function formulaOils(ctx: PlanContext, steps: { step: Step; grams: number }[]): number {
-  const extra = new Set(
-    [...ctx.document.additives, ...ctx.document.parts.flatMap(({ additives }) => additives)]
-      .filter(({ carrier }) => carrier?.from === 'extra')
-      .map(({ id }) => `weigh:carrier:${id}`),
+const formulaOils = (steps: { step: Step; grams: number }[]): number =>
+  sumOf(steps, ({ step: { weigh }, grams }) =>
+    weigh!.kind === 'fat' || (weigh!.kind === 'carrier' && !weigh!.onTop) ? grams : 0,
   )
-  return steps.reduce((sum, { step, grams }) => {
-    const { kind } = step.weigh!
-    const counts = kind === 'fat' || (kind === 'carrier' && !extra.has(step.id.split('@')[0]!))
-    return counts ? sum + grams : sum
-  }, 0)
-}
 
 function figures(
   ctx: PlanContext,
@@ -93,7 +85,7 @@ function figures(
   const sums = sumsOf(ctx, steps)
   const pure = sums.naoh.grams + (sums.koh?.grams ?? 0)
   const water = sums.water + added
-  const oils = formulaOils(ctx, steps)
+  const oils = formulaOils(steps)
   const ratio = pure > 0 ? water / pure : 0
   return {
     superfat: superfatAsWeighed(sums),

@@ -16,34 +16,6 @@ export const stages: { id: BatterStage; says: string; looks: string }[] = [
 ]
 export const stageRank = (stage: BatterStage): number => stages.findIndex(({ id }) => id === stage)
 
-/** What is normal at a step, and what is not. */
-export const normalAt: Record<string, { normal: string; not: string }> = {
-  dissolve: {
-    normal: 'Cloudy, steaming, then clear. It climbs fast.',
-    not: 'Grit that stays, or a jug that barely warms.',
-  },
-  'dissolve-milk': {
-    normal: 'Yellow, thick, a little curdled.',
-    not: 'Orange or brown, a smell of burnt milk: stop and cool it.',
-  },
-  combine: {
-    normal: 'Cloudy at once, streaks, liquid on top for a while.',
-    not: 'Grains or porridge in the first seconds: stop, feel how cold it is.',
-  },
-  batter: {
-    normal: 'Darker for a moment, a shine, a slow ribbon.',
-    not: 'Dull and grainy, oil or lye weeping when left alone.',
-  },
-  'stir-in': {
-    normal: 'Scent floats first, then goes under. Colour streaks away.',
-    not: 'Rice grains, a seizing lump, streaks of dry pigment.',
-  },
-  pour: {
-    normal: 'It levels itself; bubbles come up when tapped.',
-    not: 'An uncoloured pot that has parted while it waited: stir it first.',
-  },
-}
-
 /** Minutes after the lye at which each stage usually comes, by the model: emulsion early, the working time from there. */
 export function usualMinutes(working: number, blender: boolean): Record<BatterStage, number> {
   const emulsion = blender ? 1.5 : 12
@@ -143,8 +115,7 @@ export function guideFor(
 
 /** °C of a vessel when the lye went into the oils: the last reading before. */
 export function celsiusAtCombine(state: RunState, vessel: VesselKind): number | null {
-  const combined = state.order.find((id) => id.startsWith('combine'))
-  const done = state.steps.get(combined ?? '')?.doneAt ?? Infinity
+  const done = state.combined[0]?.minutes ?? Infinity
   const before = state.readings[vessel].filter(({ minutes }) => minutes <= done)
   return before.at(-1)?.celsius ?? null
 }

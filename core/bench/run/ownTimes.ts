@@ -2,6 +2,7 @@ import type { BatterStage } from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
 import { median } from '../../statistics/quantile'
 import { stages } from './batter'
+import { at as stepId } from '../plan/context'
 import { standingRunEvents } from './run'
 
 /** When a batter reaches each stage, minutes after the lye, and how many batches of its own that rests on. */
@@ -13,13 +14,13 @@ export interface UsualTimes {
 
 /** Minutes from the lye to each stage of one run, the first mark of each pot. */
 function marksOf(events: readonly RunEvent[]): { stage: BatterStage; minutes: number }[] {
-  const combined = new Map<string, number>()
+  const done = new Map<string, number>()
   const seen = new Set<string>()
   return standingRunEvents(events).flatMap((event) => {
     const at = Date.parse(event.at)
-    if (event.kind === 'done' && event.step.startsWith('combine')) combined.set(event.step, at)
+    if (event.kind === 'done') done.set(event.step, at)
     if (event.kind !== 'marked') return []
-    const since = combined.get(`combine@${event.pot}`) ?? combined.get('combine')
+    const since = done.get(stepId('combine', event.pot)) ?? done.get('combine')
     const key = `${event.pot} ${event.stage}`
     if (since === undefined || at <= since || seen.has(key)) return []
     seen.add(key)

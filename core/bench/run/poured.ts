@@ -23,10 +23,8 @@ export function pouredBy(
   const plan = planFor(ctx)
   const state = runOf(plan, run.startedAt, events)
   if (!state.finished) return null
-  const pour = state.order.findLast((id) => id.startsWith('pour'))
-  const minutes = state.steps.get(pour ?? '')?.doneAt ?? state.finished.minutes
-  const combine = state.order.find((id) => id.startsWith('combine'))
-  const combined = state.steps.get(combine ?? '')?.doneAt ?? undefined
+  const minutes = state.poured.at(-1)?.minutes ?? state.finished.minutes
+  const combined = state.combined[0]?.minutes
   const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
   return {
     kind: 'poured',

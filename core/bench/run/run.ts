@@ -46,6 +46,13 @@ export interface RunState {
   finished: { minutes: number; day: string } | null
   /** Ids of done steps in the order in which they were done. */
   order: string[]
+  /** When lye and oils met and when a pour was done, in the order in which it was; for all pots at once where `pot` is null. */
+  combined: AtPot[]
+  poured: AtPot[]
+}
+interface AtPot {
+  pot: number | null
+  minutes: number
 }
 
 const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: null })
@@ -92,6 +99,8 @@ export function runOf(
     laundry: false,
     finished: null,
     order: [],
+    combined: [],
+    poured: [],
   }
   const at = (id: string) => {
     if (!state.steps.has(id)) state.steps.set(id, blank())
@@ -187,6 +196,15 @@ export function runOf(
         break
     }
   }
+  const done = (kind: Step['kind']): AtPot[] =>
+    state.order.flatMap((id) => {
+      const step = known.get(id)!
+      return step.kind === kind
+        ? [{ pot: step.pot ?? null, minutes: state.steps.get(id)!.doneAt! }]
+        : []
+    })
+  state.combined = done('combine')
+  state.poured = done('pour')
   return state
 }
 

@@ -1,0 +1,56 @@
+import type { VesselKind } from '#contracts/benchWords'
+import type { StreamedReading } from '#contracts/device'
+
+/** What is measured at a bench. */
+export type Role = 'scale' | VesselKind
+/** Where the readings of a role come from: the stand-in, a device that posts, a scale at this computer, or the hand. */
+export type ReadingSource =
+  { kind: 'stand-in' } | { kind: 'posts'; device: string } | { kind: 'serial' } | { kind: 'none' }
+
+/** g or °C; null when the device has nothing to say. */
+export type HearReading = (value: number | null, stable?: boolean) => void
+/** Ends the listening; resolves when the device is free for another. */
+export type Close = () => void | Promise<void>
+
+/** For whom a device is opened. */
+export interface OpenFor {
+  role: Role
+  /** The set of stand-ins that belongs to this bench. */
+  standIns: string
+  /** Whether the maker is there to pick a port. */
+  asking: boolean
+}
+
+/** Hears what one device says of a role, on the line that all windows share. */
+function overTheLine(readings: string, device: string, role: Role, hear: HearReading): Close {
+  const wanted = role === 'scale' ? 'grams' : 'celsius'
+  const told = ({ device: from, kind, value, stable }: StreamedReading) => {
+    if (from === device && kind === wanted) hear(value, stable)
+  }
+  return listenTo({ readings: [readings] }, (message) => {
+    if (message.topic === 'reading') told(message.data)
+  })
+}
+
+/** Every kind of device: listens until it is closed. Throws when it cannot be opened. */
+export const deviceKinds: {
+  [Kind in ReadingSource['kind']]: (
+    source: Extract<ReadingSource, { kind: Kind }>,
+    to: OpenFor,
+    hear: HearReading,
+  ) => Close | Promise<Close>
+} = {
+  'stand-in': (_, { standIns, role }, hear) =>
+    overTheLine(standIns, `${standIns}:${role}`, role, hear),
+  posts: ({ device }, { role }, hear) => overTheLine('*', device, role, hear),
+  async serial(_, { asking }, hear) {
+    const { openSerialScale } = await import('~/utils/serialScale')
+    const scale = await openSerialScale(hear, asking)
+    return () => scale?.close()
+  },
+  none: () => () => undefined,
+}
+
+/** Opens the device of a source. */
+export const openDevice = (source: ReadingSource, to: OpenFor, hear: HearReading) =>
+  (deviceKinds[source.kind] as (typeof deviceKinds)['none'])(source as never, to, hear)
