@@ -11,7 +11,7 @@ import { fillings } from '#core/mould/fillings'
 import { library } from '#core/materials/library'
 import { judgeRecipe } from '#core/recipe/judge'
 import { readRecipe } from '#core/recipe/read'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 
 type Refused = { errors: Fault[] }
 
@@ -145,7 +145,7 @@ export function readRecipeText(text: string): object | Refused {
   const { superfat, superfatRange, ratio, strength, verdicts } = judgeRecipe(
     lines,
     context,
-    speaker(),
+    formatter(),
   )
   return {
     lines: lines.map((line) => ({

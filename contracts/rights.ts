@@ -1,6 +1,6 @@
 /*
  * What a paired device may do. The computer Mantle runs on may do all of it, and alone what is named nowhere else: pairings, the
- * door to the network, backups.
+ * LAN access, backups.
  */
 export const rights = ['read', 'bench', 'rack', 'formulas', 'settings', 'readings'] as const
 export type Right = (typeof rights)[number]

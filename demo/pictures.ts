@@ -1,7 +1,7 @@
 import { PNG } from 'pngjs'
 import type { Face } from '#core/formula/thumbnail'
 import type { Trouble } from '#contracts/rackWords'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 
 /* The Slate Shed's photos: drawn here, since nobody has photographed soap that does not exist. */
 
@@ -17,7 +17,7 @@ const height = 360
 
 /** A cut face on the bench, with the wave of its pour, and what is wrong with it. */
 export function drawnPhoto(face: Face, seed: number, trouble: Trouble | null = null): Buffer {
-  const random = chance(seed)
+  const random = randomSource(seed)
   const png = new PNG({ width, height })
   const [base, wave] = [colourOf(face.base), colourOf(face.wave)]
   const spots = Array.from({ length: 16 }, () => ({

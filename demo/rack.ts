@@ -2,7 +2,7 @@ import { batchEventSchema, type BatchEvent, type NewBatchEvent } from '#contract
 import type { Frozen } from '#contracts/result'
 import { dryingPrior } from '#core/rack/drying'
 import { leftAfter } from '#core/rack/dryingModel'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'
 import { demoPlaces, demoWorkshop } from './workshop'
@@ -41,7 +41,7 @@ export function lifeOnRack(
   seed: number,
 ): (NewBatchEvent & { day: Day })[] {
   if (told.poured === undefined || told.cut === undefined) return []
-  const random = chance(seed)
+  const random = randomSource(seed)
   const cutDay = told.poured - told.cut
   const lastDay = told.poured - (told.left?.ago ?? 0)
   const { result } = frozen

@@ -2,12 +2,12 @@ import type { BatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import { usualSetup } from '#contracts/benchWords'
 import type { NewRunEvent, Run, RunEvent, RunSetup } from '#contracts/run'
-import { gateOf } from '#core/bench/run/safetyCheck'
+import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { pouredBy } from '#core/bench/run/poured'
 import { celsiusAt, type Curve } from '#core/heat/cooling'
-import { chance } from '#core/statistics/randomSource'
-import { speaker } from '#core/units/say'
+import { randomSource } from '#core/statistics/randomSource'
+import { formatter } from '#core/units/formatter'
 import { v7 } from 'uuid'
 import { demoWorkshop } from './workshop'
 import { roundTo } from '#core/statistics/roundTo'
@@ -31,10 +31,10 @@ export function runAtBench(
   events: RunEvent[]
   poured: Omit<BatchEvent & { kind: 'poured' }, 'id'>
 } {
-  const ctx = contextOf(frozen, setup, scale, speaker({ scale }))
+  const ctx = contextOf(frozen, setup, scale, formatter({ scale }))
   const plan = planFor(ctx)
   const start = Date.parse(startedAt)
-  const random = chance(Math.floor(start / 86_400_000))
+  const random = randomSource(Math.floor(start / 86_400_000))
   /** Some days are slower than others. */
   const pace = Math.exp(random.normal() * 0.15)
   const events: RunEvent[] = []
@@ -51,8 +51,8 @@ export function runAtBench(
   const oils: Curve = { from: timeOf('melt'), startC: 57, perMinute: 0.0085, roomC: 17 }
   plan.steps.forEach((step, index) => {
     const to = plan.times[index]!.to
-    if (step.kind === 'gate')
-      for (const { id } of gateOf(ctx.document)) tell(to, { kind: 'confirmed', point: id })
+    if (step.kind === 'safety-check')
+      for (const { id } of safetyCheckOf(ctx.document)) tell(to, { kind: 'confirmed', point: id })
     if (step.weigh) {
       const off = Math.round(random.normal() * 0.8) * scale
       const grams = roundTo(Math.max(0, step.weigh.grams + off), 1)

@@ -3,12 +3,12 @@ import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { celsiusAtCombine, usualMinutes } from '#core/bench/run/batter'
-import { gateOf } from '#core/bench/run/safetyCheck'
+import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { heatState } from '#core/bench/run/heatState'
 import { usualTimes } from '#core/bench/run/ownTimes'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import {
-  gatePassed,
+  safetyCheckPassed,
   isDone,
   lastTold,
   lyeIsAbout,
@@ -20,7 +20,7 @@ import {
   weighedSoFar,
 } from '#core/bench/run/run'
 import type { Step } from '#core/bench/plan/step'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { useIntervalFn } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 import type { RunKeeper } from './useRunKeeper'
@@ -112,9 +112,9 @@ export function createBench(subject: BenchSubject) {
     step.value && !done.value ? waitsFor(plan.value, state.value, step.value) : [],
   )
   const target = computed(() => (step.value ? targetOf(plan.value, state.value, step.value) : 0))
-  /** Lye shows no number before the gate is passed, nor when the two ways of working it out differ. */
+  /** Lye shows no number before the safety check is passed, nor when the two ways of working it out differ. */
   const locked = computed(
-    () => !!step.value?.lye && !(gatePassed(ctx.value, state.value) && plan.value.agrees),
+    () => !!step.value?.lye && !(safetyCheckPassed(ctx.value, state.value) && plan.value.agrees),
   )
   const finish = (id = step.value?.id) => {
     if (!id || !keeper.leading.value) return
@@ -123,9 +123,9 @@ export function createBench(subject: BenchSubject) {
   }
 
   const heatSince = ref(0)
-  const heat = shallowRef(heatState(ctx.value, plan.value, state.value, 0, chance(1)))
+  const heat = shallowRef(heatState(ctx.value, plan.value, state.value, 0, randomSource(1)))
   function refit() {
-    heat.value = heatState(ctx.value, plan.value, state.value, minutes.value, chance(1))
+    heat.value = heatState(ctx.value, plan.value, state.value, minutes.value, randomSource(1))
     heatSince.value = minutes.value
   }
   watch(() => [state.value.readings, state.value.treated, state.value.order.length], refit, {
@@ -219,7 +219,7 @@ export function createBench(subject: BenchSubject) {
     soFar,
     combinedC,
     sinceCombined,
-    gate: computed(() => gateOf(ctx.value.document)),
+    safetyCheck: computed(() => safetyCheckOf(ctx.value.document)),
     lyeIsAbout: computed(() => lyeIsAbout(plan.value, state.value)),
   }
 }

@@ -1,7 +1,7 @@
 import type { FirstQuestion } from '#contracts/words'
 import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 
@@ -34,7 +34,7 @@ export const useWorkshop = defineStore('workshop', () => {
   const dialogOpen = ref(false)
 
   const say = computed(() =>
-    speaker({
+    formatter({
       locale: navigator.language,
       system: settings.value.units,
       degrees: settings.value.degrees,

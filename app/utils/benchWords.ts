@@ -1,7 +1,7 @@
 import type { RunEvent } from '#contracts/run'
 import type { Step } from '#core/bench/plan/step'
 import type { Advice, Meeting } from '#core/heat/meeting'
-import type { Speaker } from '#core/units/say'
+import type { Formatter } from '#core/units/formatter'
 import { roundTo } from '#core/statistics/roundTo'
 
 /** Minutes as people say them: 12 min, 1 h 20. */
@@ -30,7 +30,7 @@ export function meetingText(
 }
 
 /** What to do about vessels that do not meet, or not for long. */
-export function adviceText(advice: Advice, say: Speaker): string {
+export function adviceText(advice: Advice, say: Formatter): string {
   const name = advice.vessel === 'lye' ? 'lye jug' : 'oils'
   if (advice.does === 'warm')
     return `The ${name} will be too cold by then: warm to ${say.temperature(advice.toC)}.`

@@ -6,7 +6,7 @@ import { frozenLibrary } from '#core/formula/frozen'
 import { standingEvents } from '#core/rack/standing'
 import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
-import type { Speaker } from '#core/units/say'
+import type { Formatter } from '#core/units/formatter'
 
 export interface HelpPart {
   title: string
@@ -18,7 +18,7 @@ export interface HelpPart {
  * that matter, lye strength, temperatures and what was done. What nobody wrote down is said too.
  * @param room humidity of the room, 0–1
  */
-export function helpSheet(batch: Batch, say: Speaker, today: string, room: number): HelpPart[] {
+export function helpSheet(batch: Batch, say: Formatter, today: string, room: number): HelpPart[] {
   const { document, result } = batch.frozen
   const library = frozenLibrary(batch.frozen)
   const events = standingEvents(batch.events)

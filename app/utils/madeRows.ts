@@ -3,7 +3,7 @@ import type { BatterStage } from '#contracts/benchWords'
 import { madeOf } from '#core/rack/facts'
 import { standingEvents } from '#core/rack/standing'
 import { madeAsPlanned } from '#core/rack/wrong'
-import type { Speaker } from '#core/units/say'
+import type { Formatter } from '#core/units/formatter'
 
 const stageNames: Record<BatterStage, string> = {
   cloudy: 'cloudy',
@@ -23,7 +23,7 @@ export interface MadeRow {
 const unknown = '–'
 
 /** What a batch is by its formula as frozen, and by what was weighed, measured and done. */
-export function madeRows(batch: Batch, say: Speaker): MadeRow[] {
+export function madeRows(batch: Batch, say: Formatter): MadeRow[] {
   const events = standingEvents(batch.events)
   const pour = events.findLast((event) => event.kind === 'poured')
   const cut = events.findLast((event) => event.kind === 'cut')

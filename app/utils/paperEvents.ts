@@ -42,7 +42,7 @@ export function paperEvents(plan: Plan, run: Run, draft: PaperDraft): RunEvent[]
     } as RunEvent)
   for (const [index, step] of plan.steps.entries()) {
     const minutes = plan.times[index]?.to ?? index
-    if (step.kind === 'gate')
+    if (step.kind === 'safety-check')
       for (const [point, confirmed] of Object.entries(draft.confirmed))
         if (confirmed) tell(minutes, { kind: 'confirmed', point })
     if (step.weigh)

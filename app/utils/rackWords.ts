@@ -1,7 +1,7 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
 import { labelGrams } from '#core/rack/dryingModel'
 import type { Due } from '#core/rack/due'
-import type { Speaker } from '#core/units/say'
+import type { Formatter } from '#core/units/formatter'
 import { daysBetween } from '#core/units/days'
 
 /** What is due, as something to do. */
@@ -39,5 +39,5 @@ export const dryText = ({ dryOn, from, to }: DryingFacts, today: string): string
   `${dayText(dryOn, { today })} ± ${Math.ceil(daysBetween(from, to) / 2)} d`
 
 /** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
-export const labelText = ({ netGrams }: DryingFacts, say: Speaker): string =>
+export const labelText = ({ netGrams }: DryingFacts, say: Formatter): string =>
   say.amount(labelGrams(netGrams, say.system))

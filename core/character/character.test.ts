@@ -5,7 +5,7 @@ import { faultsInFormula } from '../formula/faults'
 import { applyPatch } from '../formula/patch'
 import { remarksOn } from '../remarks'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { whatWouldHelp } from '../finder/help'
 import { distance, outside, regionsFor, standing, usualRegions } from './regions'
 import { substitutesFor, withFat } from '../finder/swap'
@@ -120,7 +120,7 @@ describe('what would help', () => {
     ],
   }
   const help = (of: typeof document) =>
-    whatWouldHelp(of, computeFormula(of, library), library, usualRegions[of.use], speaker())
+    whatWouldHelp(of, computeFormula(of, library), library, usualRegions[of.use], formatter())
 
   it('offers three different changes, each nearer by what it says, with no new stop', () => {
     const found = help(document)

@@ -2,7 +2,7 @@ import type { BatchEvent, BatchFacts, NewBatchEvent } from '#contracts/batch'
 import type { Place } from '#contracts/workshop'
 import type { Standing } from '../rack/standing'
 import type { Day } from '../units/days'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 
 /** Kinds of what happens to a batch. Taking back is none of them: it only says that another event does not hold. */
 export type Kind = Exclude<BatchEvent['kind'], 'undone'>
@@ -18,7 +18,7 @@ export interface Before {
 
 /** What an event's sentence is made with. */
 export interface Words {
-  say: Speaker
+  say: Formatter
   /** Planks and trays of the workshop. */
   places: readonly Place[]
 }

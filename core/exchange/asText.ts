@@ -1,6 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { patternOf } from '../formula/method'
 
 const toolWords = {
@@ -21,7 +21,7 @@ const gelWords = {
 export function formulaAsText(
   document: FormulaDocument,
   result: FormulaResult,
-  say: Speaker,
+  say: Formatter,
 ): string {
   const { lye, water } = result
   const { method, alkali } = document

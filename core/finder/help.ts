@@ -8,7 +8,7 @@ import { inSentence } from '../units/language'
 import { applyPatch } from '../formula/patch'
 import { remarksOn } from '../remarks'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { distance, outside, type Regions } from '../character/regions'
 import { hasKeeper, traitIds, traitsFrom, traitsOf, type Traits } from '../character/traits'
 import { roundTo } from '../statistics/roundTo'
@@ -70,7 +70,7 @@ function tries(
   library: Library,
   regions: Regions,
   candidates: readonly string[],
-  say: Speaker,
+  say: Formatter,
 ): Try[] {
   const keeper = hasKeeper(result, library)
   const superfat = result.superfat.total
@@ -138,7 +138,7 @@ export function whatWouldHelp(
   result: FormulaResult,
   library: Library,
   regions: Regions,
-  say: Speaker,
+  say: Formatter,
   candidates: readonly string[] = usualFats,
 ): Help[] {
   const now = traitsOf(result, library)

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Remark } from '#contracts/result'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { shareTolerance, sumOfShares } from './compute'
 import { nameOfFat } from './names'
 
@@ -16,7 +16,7 @@ export interface StillOpen {
  * What is still open in a draft, in quiet words. While there is anything, nobody can judge it: no stop, no verdict, no odds and no
  * traits are shown.
  */
-export function stillOpen(document: FormulaDocument, library: Library, say: Speaker): StillOpen[] {
+export function stillOpen(document: FormulaDocument, library: Library, say: Formatter): StillOpen[] {
   const { fats, size } = document
   if (!fats.length) return [{ id: 'empty', says: 'Remarks appear here as the formula grows.' }]
   const open: StillOpen[] = []

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { formulaAsText } from '../exchange/asText'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
@@ -96,7 +96,7 @@ describe('what a formula shows', () => {
   })
 
   it('explains the lye so that its lines lead to the weight', () => {
-    const { lines, total } = explain('lye', document, result, library, speaker())
+    const { lines, total } = explain('lye', document, result, library, formatter())
     // 700·0.190·F = 94.8141, 300·0.257·F = 54.9637, sum 149.7778, less 5 % 142.2889, citric (monohydrate) 15·0.57101 = 8.5652
     expect(lines.map((line) => line.value)).toEqual([
       '94.814 g',
@@ -110,7 +110,7 @@ describe('what a formula shows', () => {
   })
 
   it.each(['water', 'batter', 'superfat'] as const)('explains the %s', (figure) => {
-    const { lines, total } = explain(figure, document, result, library, speaker())
+    const { lines, total } = explain(figure, document, result, library, formatter())
     expect(lines.length).toBeGreaterThan(0)
     expect(total.value).toMatch(/\d/)
   })
@@ -124,23 +124,23 @@ describe('what a formula shows', () => {
 
 describe('words for figures', () => {
   it('follow locale, units and scale', () => {
-    const german = speaker({ locale: 'de-DE' })
+    const german = formatter({ locale: 'de-DE' })
     expect(german.mass(1234.56)).toBe('1.234,6 g')
     expect(german.ratio(2.2)).toBe('2,2 : 1')
-    expect(speaker({ scale: 1 }).mass(136.536)).toBe('137 g')
-    expect(speaker({ system: 'imperial', scale: 1 }).mass(1000)).toBe('35.27 oz')
-    expect(speaker({ system: 'imperial' }).temperature(35)).toBe('95 °F')
-    expect(speaker().massDown(136.99)).toBe('136.9 g')
-    expect(speaker().massDown(0.3)).toBe('0.3 g')
-    expect(speaker({ system: 'imperial' }).massDown(28.349)).toBe('0.999 oz')
-    expect(speaker().percent(0.0654)).toBe('6.5 %')
-    expect(speaker().percent(-0)).toBe('0 %')
+    expect(formatter({ scale: 1 }).mass(136.536)).toBe('137 g')
+    expect(formatter({ system: 'imperial', scale: 1 }).mass(1000)).toBe('35.27 oz')
+    expect(formatter({ system: 'imperial' }).temperature(35)).toBe('95 °F')
+    expect(formatter().massDown(136.99)).toBe('136.9 g')
+    expect(formatter().massDown(0.3)).toBe('0.3 g')
+    expect(formatter({ system: 'imperial' }).massDown(28.349)).toBe('0.999 oz')
+    expect(formatter().percent(0.0654)).toBe('6.5 %')
+    expect(formatter().percent(-0)).toBe('0 %')
   })
 })
 
 it('as text for a question to others it leaves nothing out', () => {
   const document = typed('castor 5%', typed('coconut 25%', typed('olive 70%')))
-  const text = formulaAsText(document, computeFormula(document, library), speaker())
+  const text = formulaAsText(document, computeFormula(document, library), formatter())
   for (const part of [
     '700.0 g  Olive oil (70 %)',
     'sodium hydroxide (100 % pure)',

@@ -4,7 +4,7 @@ import { acids } from '../chemistry/acids'
 import { naohPerKoh } from '../chemistry/elements'
 import type { Library } from '../materials/library'
 import { sources } from '../materials/sources'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { sumOf } from '../statistics/sum'
 
 /** How a figure came about, line by line, in the order in which a maker would work it out on paper. */
@@ -21,7 +21,7 @@ function explainLye(
   document: FormulaDocument,
   result: FormulaResult,
   library: Library,
-  say: Speaker,
+  say: Formatter,
 ): Explanation {
   const { lye } = result
   const factor = say.number(naohPerKoh, 6)
@@ -95,7 +95,7 @@ function explainLye(
   }
 }
 
-function explainWater(document: FormulaDocument, result: FormulaResult, say: Speaker): Explanation {
+function explainWater(document: FormulaDocument, result: FormulaResult, say: Formatter): Explanation {
   const { water, lye } = result
   const pure = lye.pureNaoh + lye.pureKoh
   const value = document.water.value ?? 0
@@ -146,7 +146,7 @@ function explainWater(document: FormulaDocument, result: FormulaResult, say: Spe
   }
 }
 
-function explainBatter(result: FormulaResult, say: Speaker): Explanation {
+function explainBatter(result: FormulaResult, say: Formatter): Explanation {
   const extra = result.carriers.filter(({ from }) => from === 'extra')
   const all = [...result.liquids, ...result.additives, ...extra, ...result.scents]
   return {
@@ -166,7 +166,7 @@ function explainBatter(result: FormulaResult, say: Speaker): Explanation {
   }
 }
 
-function explainSuperfat(result: FormulaResult, say: Speaker): Explanation {
+function explainSuperfat(result: FormulaResult, say: Formatter): Explanation {
   const { lye, superfat } = result
   const forFats = lye.pureAsNaoh - lye.acidDemand
   return {
@@ -196,7 +196,7 @@ export function explain(
   document: FormulaDocument,
   result: FormulaResult,
   library: Library,
-  say: Speaker,
+  say: Formatter,
 ): Explanation {
   switch (figure) {
     case 'lye':

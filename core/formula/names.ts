@@ -1,6 +1,6 @@
 import type { FatLine, FormulaDocument } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 
 /** What a fat line is called: its own name, the library's, or its id. */
 export const nameOfFat = (line: Pick<FatLine, 'id' | 'name'>, library: Library): string =>
@@ -11,7 +11,7 @@ export const nameOfExtra = (id: string, library: Library): string =>
   library.additives.get(id)?.name ?? id
 
 /** Water in the way it is held. */
-export function sayWater({ held, value }: FormulaDocument['water'], say: Speaker): string {
+export function sayWater({ held, value }: FormulaDocument['water'], say: Formatter): string {
   if (value === null) return 'open'
   if (held === 'ratio') return say.ratio(value)
   if (held === 'grams') return `${say.mass(value)} of water`

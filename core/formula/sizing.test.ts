@@ -1,7 +1,7 @@
 import type { FormulaDocument, Size } from '#contracts/formula'
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { stillOpen } from './draft'
@@ -98,7 +98,7 @@ describe('fatty matter when poured', () => {
 })
 
 describe('a draft', () => {
-  const say = speaker()
+  const say = formatter()
   const fats = (shares: (number | null)[]): FormulaDocument => ({
     ...blankFormula('Draft'),
     fats: shares.map((share, index) => ({

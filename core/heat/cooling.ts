@@ -1,5 +1,5 @@
 import { fitPosterior, type Observation } from '../statistics/posterior'
-import type { Chance } from '../statistics/randomSource'
+import type { RandomSource } from '../statistics/randomSource'
 
 /*
  * Newton's cooling, dT/dt = −k(T − room), for vessels that stand in one room. The start of each curve is free; k is known
@@ -60,7 +60,7 @@ export interface CoolingFit {
   /** The likeliest curve of each vessel; null for one without a reading. */
   curves: (Curve | null)[]
   /** A draw from the posterior, all vessels in the same room. */
-  draw: (chance: Chance) => (Curve | null)[]
+  draw: (random: RandomSource) => (Curve | null)[]
 }
 
 /**
@@ -108,6 +108,6 @@ export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): Cooli
     })
   return {
     curves: curvesOf(posterior.likeliest),
-    draw: (chance) => curvesOf(posterior.draw(chance)),
+    draw: (random) => curvesOf(posterior.draw(random)),
   }
 }

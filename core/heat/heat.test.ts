@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
-import { chance } from '../statistics/randomSource'
+import { randomSource } from '../statistics/randomSource'
 import { celsiusAt, fitCooling, perMinuteOf, usualPrior, type Curve } from './cooling'
 import {
   heatPerMol,
@@ -142,7 +142,7 @@ describe('the two vessels', () => {
 
   it('the range holds the moment and narrows with readings', () => {
     const truths = [curve(84, 0.02), curve(62, 0.015)] as const
-    const noise = chance(4)
+    const noise = randomSource(4)
     const fitFor = (until: number) =>
       fitCooling(
         truths.map((truth) => ({
@@ -155,8 +155,8 @@ describe('the two vessels', () => {
         usualPrior(20.5),
       )
     const truth = meetingOf(truths[0], truths[1], window, 0)!
-    const early = meetingRange(fitFor(5), window, 5, chance(1))
-    const late = meetingRange(fitFor(40), window, 40, chance(1))
+    const early = meetingRange(fitFor(5), window, 5, randomSource(1))
+    const late = meetingRange(fitFor(40), window, 40, randomSource(1))
     expect(early.from).toBeLessThan(truth)
     expect(early.to).toBeGreaterThan(truth)
     expect(late.to - late.from).toBeLessThan((early.to - early.from) / 2)

@@ -1,4 +1,4 @@
-import type { Chance } from '../statistics/randomSource'
+import type { RandomSource } from '../statistics/randomSource'
 import { quantile } from '../statistics/quantile'
 import { celsiusAt, iceBath, type CoolingFit, type Curve } from './cooling'
 
@@ -96,11 +96,11 @@ export function meetingRange(
   fit: CoolingFit,
   window: Window,
   now: number,
-  chance: Chance,
+  random: RandomSource,
 ): Meeting {
   const moments: number[] = []
   for (let count = 0; count < draws; count++) {
-    const [lye, oils] = fit.draw(chance)
+    const [lye, oils] = fit.draw(random)
     const moment = lye && oils ? meetingOf(lye, oils, window, now) : null
     if (moment !== null) moments.push(moment)
   }

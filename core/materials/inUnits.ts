@@ -1,8 +1,8 @@
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import type { Library } from './library'
 
 /** The library with the temperatures in its words in the workshop's degrees; itself where those are °C. */
-export function libraryIn(library: Library, say: Speaker): Library {
+export function libraryIn(library: Library, say: Formatter): Library {
   if (say.degrees === 'C') return library
   return {
     ...library,

@@ -3,7 +3,7 @@ import type { Batch } from '#contracts/batch'
 import { batchOf, told } from '../../tests/support/batchOf'
 import { traitsFrom } from '../character/traits'
 import { addDays } from '../units/days'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
 import { cureRulesOf } from './cure'
 import { dueFor } from './due'
@@ -184,7 +184,7 @@ describe('bars in use', () => {
 describe('weigh-ins from a table', () => {
   const batch = made(7, '2026-03-01')
   const rows = (...list: Record<string, string>[]) =>
-    weighInsFromRows(list, [batch], today, speaker({}))
+    weighInsFromRows(list, [batch], today, formatter({}))
   const grams = String(Math.round(batch.facts.drying!.grams * 0.97))
   it('takes other headings, dots and commas, and bars by day', () => {
     const read = rows(

@@ -1,4 +1,4 @@
-import type { Chance } from '../statistics/randomSource'
+import type { RandomSource } from '../statistics/randomSource'
 import { fitPosterior, type Observation } from '../statistics/posterior'
 import { quantile } from '../statistics/quantile'
 import { dryDay, leftAfter, paceIn, weighNoise } from './dryingModel'
@@ -91,7 +91,7 @@ export interface Drying {
   spread: number
   bars: number
   /** A draw of what else it may be. */
-  draw: (chance: Chance) => { loss: number; perDay: number; grams: number; marked: number }
+  draw: (random: RandomSource) => { loss: number; perDay: number; grams: number; marked: number }
 }
 
 /** Reads the weigh-ins of marked bars. Without any it is the prior. */
@@ -138,8 +138,8 @@ export function fitDrying(prior: DryingPrior, weighIns: readonly WeighIn[]): Dry
     marked: markedOf(likeliest),
     spread,
     bars: own.length,
-    draw: (chance) => {
-      const p = draw(chance)
+    draw: (random) => {
+      const p = draw(random)
       return {
         loss: lossOf(p),
         perDay: perDayOf(p),
@@ -162,12 +162,12 @@ export interface DryingForecast {
 const draws = 600
 /** Standard deviations that 97.5 of 100 lie above. */
 const z975 = 1.96
-const drawn = (drying: Drying, chance: Chance) =>
-  Array.from({ length: draws }, () => drying.draw(chance))
+const drawn = (drying: Drying, random: RandomSource) =>
+  Array.from({ length: draws }, () => drying.draw(random))
 
 /** What the fit says of the date, the mass then and the net weight. */
-export function dryingForecast(drying: Drying, chance: Chance): DryingForecast {
-  const some = drawn(drying, chance)
+export function dryingForecast(drying: Drying, random: RandomSource): DryingForecast {
+  const some = drawn(drying, random)
   const days = some.map(dryDay).sort((a, b) => a - b)
   const longDried = some.map(({ grams, loss }) => grams * (1 - loss))
   const middle = mean(longDried)
@@ -187,10 +187,10 @@ export function dryingForecast(drying: Drying, chance: Chance): DryingForecast {
 /** g of the mean of the marked bars by day since the pour: likeliest, and where nine of ten such batches lie. */
 export function dryingCurve(
   drying: Drying,
-  chance: Chance,
+  random: RandomSource,
   untilDay: number,
 ): { day: number; low: number; at: number; high: number }[] {
-  const some = drawn(drying, chance)
+  const some = drawn(drying, random)
   const points = 30
   return Array.from({ length: points + 1 }, (_, index) => {
     const day = (untilDay * index) / points

@@ -1,6 +1,6 @@
 import type { BatchFacts } from '#contracts/batch'
 import { gramsPer } from '../units/measures'
-import type { UnitSystem } from '../units/say'
+import type { UnitSystem } from '../units/formatter'
 import { mean } from '../statistics/sum'
 
 /*

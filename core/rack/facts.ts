@@ -3,7 +3,7 @@ import type { Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
 import { afterPlanOf } from '../bench/run/checks'
 import { frozenLibrary } from '../formula/frozen'
-import { chance } from '../statistics/randomSource'
+import { randomSource } from '../statistics/randomSource'
 import { forCleaning, lyeHeavyOdds } from '../risk/odds'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
@@ -103,7 +103,7 @@ function foretoldOf(batch: DryingBatch, pouredOn: Day, humidity: number): BatchF
     humidity,
     all.filter(({ day }) => day <= last),
   )!
-  const { dry, gramsDry } = dryingForecast(then, chance(1))
+  const { dry, gramsDry } = dryingForecast(then, randomSource(1))
   return {
     on: addDays(pouredOn, last),
     dryOn: addDays(pouredOn, dry.at),
@@ -136,7 +136,7 @@ type Fitted = Pick<BatchFacts, 'drying' | 'foretold'>
 /** How the bars dry and what was foretold of it. */
 function fittedOf(batch: DryingBatch, pouredOn: Day, humidity: number): Fitted {
   const drying = dryingOf(batch, humidity)!
-  const forecast = dryingForecast(drying, chance(1))
+  const forecast = dryingForecast(drying, randomSource(1))
   return {
     drying: {
       dryOn: addDays(pouredOn, forecast.dry.at),

@@ -1,5 +1,5 @@
 import type { BatchFacts } from '#contracts/batch'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { daysBetween, type Day } from '../units/days'
 import { leftAfter, weighNoise } from './dryingModel'
 
@@ -17,7 +17,7 @@ export function oddWeight(
   bar: number,
   grams: number,
   day: Day,
-  say: Speaker,
+  say: Formatter,
 ): string | null {
   const last = weighed.find((one) => one.bar === bar)
   if (last && grams > last.grams * (1 + gains) + 2 * weighNoise)

@@ -8,9 +8,9 @@ import { blankFormula } from '../formula/blank'
 import { describe, expect, it } from 'vitest'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
-import { chance } from '../statistics/randomSource'
+import { randomSource } from '../statistics/randomSource'
 import { addDays, dayIn, daysBetween } from '../units/days'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
 import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
@@ -97,9 +97,9 @@ describe('drying', () => {
     const weighIns = [1, 8, 15, 22, 29].flatMap((day) =>
       [118, 121, 124].map((grams, bar) => ({ day, bar, grams: grams * leftAfter(truth, day) })),
     )
-    const before = dryingForecast(fitDrying(prior, []), chance(1)).dry
+    const before = dryingForecast(fitDrying(prior, []), randomSource(1)).dry
     const fit = fitDrying(prior, weighIns)
-    const { dry, netGrams } = dryingForecast(fit, chance(1))
+    const { dry, netGrams } = dryingForecast(fit, randomSource(1))
     expect(fit.loss).toBeCloseTo(0.17, 2)
     expect(fit.perDay).toBeCloseTo(0.045, 2)
     expect(fit.grams).toBeCloseTo(121, 0)
@@ -114,7 +114,7 @@ describe('drying', () => {
     const heavy = fitDrying(dryingPrior(0.3, 100, 0.5), [{ day: 3, bar: 1, grams: 180 }])
     expect(heavy.loss).toBeGreaterThan(0.05)
     const dried = fitDrying(dryingPrior(0.06, 100, 0.5), [{ day: 3, bar: 1, grams: 100 }])
-    expect(dryingForecast(dried, chance(1)).dry.at).toBe(0)
+    expect(dryingForecast(dried, randomSource(1)).dry.at).toBe(0)
   })
 })
 
@@ -278,7 +278,7 @@ describe('the weight on a label', () => {
     [107, 'imperial', '3.7 oz'],
     [113.4, 'imperial', '4.0 oz'],
   ] as const)('%f g, %s: %s', (grams, system, says) => {
-    expect(speaker({ system }).amount(labelGrams(grams, system))).toBe(says)
+    expect(formatter({ system }).amount(labelGrams(grams, system))).toBe(says)
   })
 })
 
@@ -342,7 +342,7 @@ describe('the calendar', () => {
 
 describe('odd weights', () => {
   const { facts } = batch([poured, cut, weighed('2026-03-08', 110, 112, 114)])
-  const say = speaker({ scale: 0.1 })
+  const say = formatter({ scale: 0.1 })
   it.each([
     [1, 109, null],
     [1, 110.3, null],

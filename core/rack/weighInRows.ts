@@ -1,7 +1,7 @@
 import type { BatchSummary } from '#contracts/batch'
 import type { Row } from '../exchange/rows'
 import { readNumber } from '../units/readNumber'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import type { Day } from '../units/days'
 import { oddWeight } from './oddWeight'
 
@@ -53,7 +53,7 @@ export function weighInsFromRows(
   rows: readonly Row[],
   batches: readonly BatchSummary[],
   today: Day,
-  say: Speaker,
+  say: Formatter,
   lines?: readonly number[],
 ): WeighInRow[] {
   const byNumber = new Map(batches.map((batch) => [batch.number, batch]))

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { computeFormula } from '../formula/compute'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import type { ReadingContext } from '../words/reading'
 import { amounts, kohPurity } from './amounts'
 import { sum } from '../statistics/sum'
@@ -35,7 +35,7 @@ export interface RecipeReport {
 export function judgeRecipe(
   lines: RecipeLine[],
   context: ReadingContext,
-  say: Speaker,
+  say: Formatter,
 ): RecipeReport {
   const { library } = context
   const known = amounts(lines, library)

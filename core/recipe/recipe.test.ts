@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { computeFormula } from '../formula/compute'
 import { faultsInFormula } from '../formula/faults'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { judgeRecipe } from './judge'
 import { piecesOf } from './pieces'
 import { readRecipe } from './read'
 
 const context = { library }
-const judge = (text: string) => judgeRecipe(readRecipe(text, context), context, speaker())
+const judge = (text: string) => judgeRecipe(readRecipe(text, context), context, formatter())
 
 describe('reading a recipe as written', () => {
   it('splits lines, bullets and commas, but not decimal commas', () => {

@@ -1,4 +1,4 @@
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { waterFloor } from '../water/ways'
 import type { RecipeLine } from './read'
 
@@ -15,7 +15,7 @@ export interface Verdict {
 export function superfatVerdict(
   superfat: number,
   [low, high]: [number, number],
-  say: Speaker,
+  say: Formatter,
 ): Verdict {
   const range = `The fats' natural spread makes it ${say.percent(low)} to ${say.percent(high)}.`
   if (superfat < 0)
@@ -50,7 +50,7 @@ export function superfatVerdict(
 }
 
 /** What a ratio of water to lye means at the bench. */
-export function waterVerdict(ratio: number, say: Speaker): Verdict {
+export function waterVerdict(ratio: number, say: Formatter): Verdict {
   const strength = say.percent(1 / (1 + ratio))
   if (ratio < waterFloor)
     return {
@@ -82,7 +82,7 @@ export function lyeCheck(
   lines: RecipeLine[],
   superfat: number | null,
   superfatWith: (lines: RecipeLine[]) => number | null,
-  say: Speaker,
+  say: Formatter,
 ): Verdict | null {
   const at = lines.findIndex(({ solution }) => solution !== null)
   if (at < 0 || superfat === null) return null

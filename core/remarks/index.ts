@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult, Remark, Severity } from '#contracts/result'
 import { library as shipped, type Library } from '../materials/library'
-import { speaker, type Speaker } from '../units/say'
+import { formatter, type Formatter } from '../units/formatter'
 import { additiveHigh } from './additiveHigh'
 import { aluminiumNear } from './aluminiumNear'
 import { babyScented } from './babyScented'
@@ -120,7 +120,7 @@ export function remarksOn(
   document: FormulaDocument,
   result: FormulaResult,
   library: Library = shipped,
-  say: Speaker = speaker(),
+  say: Formatter = formatter(),
   limits: Limits = noLimits,
 ): Remark[] {
   if (stillOpen(document, library, say).length) return []

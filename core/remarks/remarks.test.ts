@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { applyPatch } from '../formula/patch'
@@ -288,7 +288,7 @@ describe('every remark', () => {
         document,
         computeFormula(document, library),
         library,
-        speaker(),
+        formatter(),
         limits,
       ).find(({ id }) => id === 'other-jar')
     }
@@ -373,7 +373,7 @@ describe('every remark', () => {
   it('fatty matter under the workshop’s standard, and less water that mends it', () => {
     const document = formula(plain, ratio(2.6))
     const judged = (of: FormulaDocument, least: number | null) =>
-      remarksOn(of, computeFormula(of, library), library, speaker(), { leastFattyMatter: least })
+      remarksOn(of, computeFormula(of, library), library, formatter(), { leastFattyMatter: least })
     const remark = judged(document, 0.65).find(({ id }) => id === 'fatty-matter-low')!
     const mended = applyPatch(document, remark.fix!.patch)
     const { fattyMatter, batter, water } = computeFormula(mended, library)

@@ -1,14 +1,14 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult, Remark } from '#contracts/result'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 
 /** What a rule looks at. */
 export interface Subject {
   document: FormulaDocument
   result: FormulaResult
   library: Library
-  say: Speaker
+  say: Formatter
   limits: Limits
 }
 

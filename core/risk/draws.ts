@@ -1,5 +1,5 @@
 import { naohPerKoh } from '../chemistry/elements'
-import { chance } from '../statistics/randomSource'
+import { randomSource } from '../statistics/randomSource'
 import { weighingSigma, type Spread } from './spread'
 import { sumOf } from '../statistics/sum'
 
@@ -29,7 +29,7 @@ export function joinDraws(lots: Draws[]): Draws {
  * @param seed a whole number
  */
 export function drawSuperfats(spread: Spread, count: number, seed: number): Draws {
-  const { uniform, normal } = chance(seed)
+  const { uniform, normal } = randomSource(seed)
   const { fats, alkalis, acids, scale } = spread
   const fatCount = fats.length
   const alkaliCount = alkalis.length

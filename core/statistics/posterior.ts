@@ -1,6 +1,6 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt'
 import { inverse, Matrix } from 'ml-matrix'
-import type { Chance } from './randomSource'
+import type { RandomSource } from './randomSource'
 
 /** One thing that is known: a reading, or what was to be expected beforehand. */
 export interface Observation {
@@ -14,7 +14,7 @@ export interface Observation {
 /** What observations leave of the parameters, as a normal distribution. */
 export interface Posterior {
   likeliest: number[]
-  draw: (chance: Chance) => number[]
+  draw: (random: RandomSource) => number[]
 }
 
 /** Step of a parameter by which slopes are taken. */
@@ -70,8 +70,8 @@ export function fitPosterior(observations: readonly Observation[], initial: numb
   const root = lowerRoot(inverse(jacobian.transpose().mmul(jacobian)))
   return {
     likeliest,
-    draw: (chance) => {
-      const noise = likeliest.map(() => chance.normal())
+    draw: (random) => {
+      const noise = likeliest.map(() => random.normal())
       return likeliest.map(
         (value, row) => value + root[row]!.reduce((sum, part, at) => sum + part * noise[at]!, 0),
       )

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand'
 
-/** A source of chance: the same seed gives the same numbers. */
-export interface Chance {
+/** A source of random numbers: the same seed gives the same numbers. */
+export interface RandomSource {
   /** Evenly between 0 and 1. */
   uniform(): number
   /** Mean 0, standard deviation 1. */
@@ -9,7 +9,7 @@ export interface Chance {
 }
 
 /** Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed. */
-export function chance(seed: number): Chance {
+export function randomSource(seed: number): RandomSource {
   const generator = xoroshiro128plus(seed)
   const uniform = () => (generator.unsafeNext() >>> 0) / 4294967296
   let spare = 0

@@ -7,7 +7,7 @@ import { mixingC } from '../batter/workingTime'
 import { frozenLibrary } from '../formula/frozen'
 import type { Library } from '../materials/library'
 import { daysBetween, type Day } from '../units/days'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { standingEvents } from '../rack/standing'
 import { madeAsPlanned } from '../rack/wrong'
 import { sumOf } from '../statistics/sum'
@@ -31,7 +31,7 @@ export interface Case {
   age: number
   /** Mean humidity of the room while it dried. */
   humidity: number
-  say: Speaker
+  say: Formatter
 }
 
 export interface Cause {
@@ -49,7 +49,7 @@ export function caseOf(
   batch: { frozen: Frozen; events: readonly BatchEvent[] },
   today: Day,
   humidity: number,
-  say: Speaker,
+  say: Formatter,
 ): Case {
   const events = standingEvents(batch.events)
   const poured = events.findLast((event) => event.kind === 'poured')

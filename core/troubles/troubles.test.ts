@@ -4,7 +4,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import { formulaSchema } from '#contracts/formula'
 import { batchOf, frozenOf, told } from '../../tests/support/batchOf'
 import { applyPatch } from '../formula/patch'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { causesOf, caseOf } from './causes'
 
 const poured = (bench: object = {}) =>
@@ -23,7 +23,7 @@ function causes(
   const batch = batchOf(events, { frozen: frozenOf(changes) })
   return {
     batch,
-    list: causesOf(trouble, caseOf(batch, '2026-03-20', humidity, speaker({}))),
+    list: causesOf(trouble, caseOf(batch, '2026-03-20', humidity, formatter({}))),
   }
 }
 const fats = (...lines: [string, number][]) => ({

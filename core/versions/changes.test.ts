@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { blankFormula } from '../formula/blank'
 import { changesBetween, inOneLine } from './changes'
 import { compareWeights } from './compare'
@@ -12,7 +12,7 @@ const before = {
   ...blankFormula('Estuary Hands'),
   fats: [fat('olive', 0.6), fat('coconut', 0.3), fat('castor', 0.1)],
 }
-const changes = (after: typeof before) => changesBetween(before, after, library, speaker())
+const changes = (after: typeof before) => changesBetween(before, after, library, formatter())
 
 describe('what changed', () => {
   it('is nothing between a formula and itself', () => {
@@ -60,7 +60,7 @@ describe('what changed', () => {
 
   it('keeps two lines of one fat apart', () => {
     const twice = { ...before, fats: [...before.fats, fat('olive', 0)] }
-    expect(changesBetween(twice, before, library, speaker())).toEqual(['without olive oil'])
+    expect(changesBetween(twice, before, library, formatter())).toEqual(['without olive oil'])
   })
 })
 

@@ -1,6 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { computeFormula } from '../formula/compute'
 import type { Measure } from '../formula/measure'
 import { patternOf } from '../formula/method'
@@ -8,7 +8,7 @@ import { nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from '../formula/names
 import { capital, inSentence } from '../units/language'
 
 /** How much of an extra, as it is said in the document. */
-export function sayMeasure(line: Measure, say: Speaker): string {
+export function sayMeasure(line: Measure, say: Formatter): string {
   if (line.amount)
     return `${line.amount.value ?? '?'} ${line.amount.unit}${line.amount.per ? ` per ${line.amount.per.replace('g', ' g').replace('k g', 'kg')} of oils` : ''}`
   if (line.grams !== undefined) return line.grams === null ? '?' : say.mass(line.grams)
@@ -38,7 +38,7 @@ const shown = <T>(name: string, before: T, after: T, words: (value: T) => string
   words(before) === words(after) ? [] : [`${name} ${words(before)} → ${words(after)}`]
 
 /** How the lines and settings of a formula are said, each as one would read it out. */
-export function wordings(library: Library, say: Speaker) {
+export function wordings(library: Library, say: Formatter) {
   const extra = (line: FormulaDocument['additives'][number]) =>
     [
       sayMeasure(line, say),
@@ -105,7 +105,7 @@ export function changesBetween(
   before: FormulaDocument,
   after: FormulaDocument,
   library: Library,
-  say: Speaker,
+  say: Formatter,
 ): string[] {
   const words = wordings(library, say)
   const oils = (document: FormulaDocument) => computeFormula(document, library).oils

@@ -3,12 +3,12 @@ import { describe, expect, it } from 'vitest'
 import type { FormulaDocument } from '#contracts/formula'
 import { anyFormula } from '../../tests/support/anyFormula'
 import { library } from '../materials/library'
-import { speaker } from '../units/say'
+import { formatter } from '../units/formatter'
 import { blankFormula } from '../formula/blank'
 import { mergeFormulas, mergePlaces } from './merge'
 import { runs } from '../../tests/support/runs'
 
-const say = speaker({ locale: 'en-GB' })
+const say = formatter({ locale: 'en-GB' })
 const hostel: FormulaDocument = {
   ...blankFormula('Hostel Bar'),
   fats: [

@@ -1,6 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import type { Speaker } from '../units/say'
+import type { Formatter } from '../units/formatter'
 import { wordings } from './changes'
 import { computeFormula } from '../formula/compute'
 import { nameOfExtra, nameOfFat, nameOfLiquid } from '../formula/names'
@@ -82,7 +82,7 @@ export function mergePlaces(
   mine: FormulaDocument,
   theirs: FormulaDocument,
   library: Library,
-  say: Speaker,
+  say: Formatter,
 ): MergePlace[] {
   const words = wordings(library, say)
   const inLists = <Name extends ListName>(

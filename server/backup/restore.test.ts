@@ -115,7 +115,7 @@ describe('backup and restore', () => {
     expect(epoch()).not.toBe(before)
   })
 
-  it('leave pairings and the door as they are on this machine, and none of them in the archive', async () => {
+  it('leave pairings and LAN access as they are on this machine, and none of them in the archive', async () => {
     const file = workshop('a.sqlite', 'One')
     const pair = (name: string, hash: string) => {
       const db = openDatabase(file, migrationFiles())

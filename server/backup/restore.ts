@@ -92,7 +92,7 @@ function prepare(fresh: string, current: string, migrations: Migration[]): strin
   }
 }
 
-/** Pairings, the door, the calendar's address and the plan of backups stay those of this machine. */
+/** Pairings, LAN access, the calendar's address and the plan of backups stay those of this machine. */
 function takeOver(db: Database.Database, current: string): void {
   try {
     db.prepare('ATTACH ? AS here').run(current)
@@ -110,7 +110,7 @@ function takeOver(db: Database.Database, current: string): void {
     }
     db.exec('DETACH here')
   } catch {
-    // What is there is damaged: it is what is being replaced. Devices pair anew, the door is shut.
+    // What is there is damaged: it is what is being replaced. Devices pair anew, LAN access is off.
     for (const table of ofThisMachine) db.exec(`DELETE FROM main.${table}`)
   }
 }

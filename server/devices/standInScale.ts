@@ -1,4 +1,4 @@
-import type { Chance } from '#core/statistics/randomSource'
+import type { RandomSource } from '#core/statistics/randomSource'
 import { roundTo } from '#core/statistics/roundTo'
 
 /**
@@ -20,7 +20,7 @@ export class StandInScale {
   constructor(
     private readonly resolution: number,
     private readonly most: number,
-    private readonly chance: Chance,
+    private readonly chance: RandomSource,
   ) {}
 
   /** Puts something on all at once, or pours it at so many g per second. */

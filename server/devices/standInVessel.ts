@@ -1,6 +1,6 @@
 import { iceBath, perMinuteOf } from '#core/heat/cooling'
 import { jugCapacity, peakWithoutLoss, type LyeJug } from '#core/heat/dissolving'
-import type { Chance } from '#core/statistics/randomSource'
+import type { RandomSource } from '#core/statistics/randomSource'
 
 /** s in which most of the lye is dissolved, and in which a stove warms by what is missing. */
 const dissolving = 35
@@ -29,7 +29,7 @@ export class StandInVessel {
   constructor(
     private readonly kind: 'lye' | 'oils',
     private readonly roomC: number,
-    private readonly chance: Chance,
+    private readonly chance: RandomSource,
   ) {
     this.celsius = roomC
     this.shown = roomC

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { StreamedReading } from '#contracts/device'
 import { openJugPeak, suspectsWeakLye, type LyeJug } from '#core/heat/dissolving'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { StandIns } from './standIns'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'
@@ -11,7 +11,7 @@ const pass = (thing: { step(seconds: number): void }, seconds: number, each = 0.
 }
 
 describe('the stand-in scale', () => {
-  const scale = () => new StandInScale(0.1, 5000, chance(7))
+  const scale = () => new StandInScale(0.1, 5000, randomSource(7))
 
   it('settles on what is poured, in steps, with its own tare', () => {
     const one = scale()
@@ -56,7 +56,7 @@ describe('the stand-in vessels', () => {
     jugHeat: 285,
   }
   const hottest = (weak: boolean) => {
-    const lye = new StandInVessel('lye', 20, chance(3))
+    const lye = new StandInVessel('lye', 20, randomSource(3))
     lye.dissolve(jug, weak)
     let most = 0
     for (let at = 0; at < 600; at += 1) {

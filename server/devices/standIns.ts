@@ -1,5 +1,5 @@
 import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'
 
@@ -27,7 +27,7 @@ export class StandIns {
     setup: StandInSetup,
     private readonly publish: (reading: StreamedReading) => void,
   ) {
-    const random = chance(setup.seed)
+    const random = randomSource(setup.seed)
     this.scale = new StandInScale(setup.resolution, setup.most, random)
     this.lye = new StandInVessel('lye', setup.roomC, random)
     this.oils = new StandInVessel('oils', setup.roomC, random)

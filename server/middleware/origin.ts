@@ -1,8 +1,8 @@
 import type { H3Event } from 'h3'
 import type { Caller } from '#contracts/rights'
 import { pairedWith, sawPaired } from '../db/paired'
-import { networkPort, ownHosts, proxyOrigin, throughProxy } from '../reach/network'
-import { deviceCookie, hashOf } from '../reach/pairing'
+import { networkPort, ownHosts, proxyOrigin, throughProxy } from '../lan/network'
+import { deviceCookie, hashOf } from '../lan/pairing'
 
 const thisMachine = /^(127\.0\.0\.1|localhost|\[::1\])(:\d+)?$/
 /** ms between two notes of when a device was seen. */

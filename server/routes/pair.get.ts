@@ -1,4 +1,4 @@
-import { pairPage } from '../reach/pairPage'
+import { pairPage } from '../lan/pairPage'
 
 /** The one page that a device without a pairing gets. */
 export default defineEventHandler((event) => {

@@ -1,10 +1,10 @@
 import { v7 } from 'uuid'
 import { rightsOfTablet } from '#contracts/rights'
 import { addPaired } from '../db/paired'
-import { senderOf, throughProxy } from '../reach/network'
-import { deviceCookie, hashOf, newSecret, spendCode } from '../reach/pairing'
-import { pairPage } from '../reach/pairPage'
-import { cleanedText } from '../reach/text'
+import { senderOf, throughProxy } from '../lan/network'
+import { deviceCookie, hashOf, newSecret, spendCode } from '../lan/pairing'
+import { pairPage } from '../lan/pairPage'
+import { cleanedText } from '../lan/text'
 
 /** Seconds that a pairing lasts: as long as browsers keep a cookie. */
 const lasts = 400 * 86_400

@@ -15,7 +15,7 @@ import { openDatabase, safetyCopies, type Db } from '../db/connection'
 import { makeFolder } from '../db/files'
 import { sentenceOfTrouble } from '../db/troubles'
 import { getWorkshop } from '../db/workshop'
-import { endStreams } from '../reach/streams'
+import { endStreams } from '../lan/streams'
 
 /* Backups and restores of the running workshop: one at a time. */
 

@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { cleaned, deeperThan } from '../reach/text'
+import { cleaned, deeperThan } from '../lan/text'
 
 /** Bytes a JSON body may have. */
 export const mostJson = 1024 * 1024

@@ -1,6 +1,6 @@
 import type { H3Event } from 'h3'
 import type { Caller } from '#contracts/rights'
-import { holdStream } from '../reach/streams'
+import { holdStream } from '../lan/streams'
 
 /** ms between two signs of life on a stream, so that a line that died is noticed. */
 const heartbeat = 1000

@@ -1,6 +1,6 @@
 import { celsiusAt, fitCooling, type Curve } from '../../core/heat/cooling'
 import { meetingOf, meetingRange, windowOf } from '../../core/heat/meeting'
-import { chance } from '../../core/statistics/randomSource'
+import { randomSource } from '../../core/statistics/randomSource'
 
 /*
  * How well the meeting moment is foretold after five minutes: readings every 30 s with Gaussian noise of 0.3 °C, the room
@@ -14,7 +14,7 @@ const noiseC = 0.3
 const after = 5
 const window = windowOf(35, 35, null)
 
-const random = chance(2026)
+const random = randomSource(2026)
 const errors: number[] = []
 let held = 0
 let doubted = 0
@@ -41,7 +41,7 @@ for (let run = 0; errors.length < runs; run++) {
     })),
     { roomC: 20, roomSd, lnKSd, noiseC },
   )
-  const said = meetingRange(fit, window, after, chance(run + 1))
+  const said = meetingRange(fit, window, after, randomSource(run + 1))
   if (said.at === null) {
     doubted++
     continue

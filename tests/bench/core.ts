@@ -11,7 +11,7 @@ import { remarksOn } from '#core/remarks/index'
 import { library } from '#core/materials/library'
 import { drawSuperfats } from '#core/risk/draws'
 import type { Spread } from '#core/risk/spread'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 import { highsSolver } from '../support/solver'
 
 /* A formula of 20 lines: 14 fats, 1 milk, 3 extras, 2 scents. Medians over many rounds, after a warm-up. */
@@ -35,7 +35,7 @@ const document: FormulaDocument = {
     maxOfBar: 0.03,
   })),
 }
-const say = speaker()
+const say = formatter()
 
 /** Median milliseconds of one call, from rounds of a hundred. */
 function median(act: () => unknown, rounds = 301): number {

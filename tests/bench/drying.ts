@@ -1,4 +1,4 @@
-import { chance } from '../../core/statistics/randomSource'
+import { randomSource } from '../../core/statistics/randomSource'
 import { dryingForecast, dryingPrior, fitDrying } from '../../core/rack/drying'
 import { dryDay, leftAfter } from '../../core/rack/dryingModel'
 
@@ -8,7 +8,7 @@ import { dryDay, leftAfter } from '../../core/rack/dryingModel'
  * often the true day lies in the 90 % band, and how often 97.5 of 100 bars meet the net weight that is said.
  */
 const runs = Number(process.argv[2] ?? 300)
-const random = chance(2026)
+const random = randomSource(2026)
 let held = 0
 const widths: number[] = []
 let met = 0
@@ -36,7 +36,7 @@ for (let run = 0; run < runs; run++) {
     })),
   )
   const drying = fitDrying(prior, weighIns)
-  const { dry, netGrams } = dryingForecast(drying, chance(run + 1))
+  const { dry, netGrams } = dryingForecast(drying, randomSource(run + 1))
   const day = dryDay(truth)
   if (day >= dry.from - 0.5 && day <= dry.to + 0.5) held++
   widths.push(dry.to - dry.from)

@@ -20,7 +20,7 @@ import type { Batch } from '#contracts/batch'
 import { rights, type Right } from '#contracts/rights'
 import type { StoredFormula } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { backup, isSound } from '../../server/backup/archive'
 import { openArchive } from '../../server/backup/opened'
 import { openDatabase } from '../../server/db/connection'
@@ -41,7 +41,7 @@ const asked = process.argv.slice(2).filter((one) => !/^\d+$/.test(one))
 /** Share of the full numbers, in per cent: for a quick look. */
 const scale = Number(process.argv.find((one) => /^\d+$/.test(one)) ?? 100) / 100
 const times = (full: number) => Math.max(1, Math.round(full * scale))
-const random = chance(13)
+const random = randomSource(13)
 const between = (low: number, high: number) => low + random.uniform() * (high - low)
 const pick = <T>(list: readonly T[]): T => list[Math.floor(random.uniform() * list.length)]!
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
@@ -459,8 +459,8 @@ function nastyText(): string | Buffer {
 async function requests(): Promise<void> {
   const server = await TestServer.start(demoTemplate())
   const routes = (await rightsOfRoutes()).filter(
-    // What closes the door or goes back is tried elsewhere; here it would only take the target away.
-    ({ path, method }) => !/backups/.test(path) && !(path === '/api/reach' && method === 'PUT'),
+    // What closes LAN access or goes back is tried elsewhere; here it would only take the target away.
+    ({ path, method }) => !/backups/.test(path) && !(path === '/api/lan' && method === 'PUT'),
   )
   const { body: all } = await send<{ id: string }[]>(`${server.url}/api/batches`, 'GET')
   const ids = [
@@ -519,7 +519,7 @@ async function requests(): Promise<void> {
 async function rightsHold(): Promise<void> {
   const server = await TestServer.start()
   const routes = await rightsOfRoutes()
-  await send(`${server.url}/api/reach`, 'PUT', { open: true })
+  await send(`${server.url}/api/lan`, 'PUT', { open: true })
   const callers: { name: string; headers: Record<string, string>; has: readonly Right[] }[] = [
     { name: 'unpaired', headers: {}, has: [] },
   ]
@@ -528,13 +528,13 @@ async function rightsHold(): Promise<void> {
     ['scale', ['readings']],
     ...rights.map((right): [string, Right[]] => [`only ${right}`, [right]]),
   ] as [string, Right[]][]) {
-    const { body } = await send<{ secret: string }>(`${server.url}/api/reach/key`, 'POST', { name })
-    const { body: reach } = await send<{ paired: { id: string; name: string }[] }>(
-      `${server.url}/api/reach`,
+    const { body } = await send<{ secret: string }>(`${server.url}/api/lan/key`, 'POST', { name })
+    const { body: lan } = await send<{ paired: { id: string; name: string }[] }>(
+      `${server.url}/api/lan`,
       'GET',
     )
-    const { id } = reach.paired.find((one) => one.name === name)!
-    await send(`${server.url}/api/reach/paired/${id}`, 'PUT', { rights: has })
+    const { id } = lan.paired.find((one) => one.name === name)!
+    await send(`${server.url}/api/lan/paired/${id}`, 'PUT', { rights: has })
     callers.push({ name, headers: { authorization: `Bearer ${body.secret}` }, has })
   }
   const encoded = (path: string) =>

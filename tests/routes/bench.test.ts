@@ -4,10 +4,10 @@ import type { Batch } from '#contracts/batch'
 import { usualSetup } from '#contracts/benchWords'
 import type { Run, ToldEvent } from '#contracts/run'
 import type { StreamMessage } from '#contracts/stream'
-import { gatePoints } from '#core/bench/run/safetyCheck'
+import { safetyPoints } from '#core/bench/run/safetyCheck'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { blankFormula } from '#core/formula/blank'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 import { send as ask } from '../support/send'
 import { TestServer } from '../support/server'
 
@@ -126,10 +126,10 @@ describe('a run', () => {
   it('finished, it makes its batch poured with what was weighed and when to look', async () => {
     const batch = await newBatch()
     const { body: run } = await begin(batch.id)
-    const plan = planFor(contextOf(batch.frozen, run.setup, run.scale, speaker()))
+    const plan = planFor(contextOf(batch.frozen, run.setup, run.scale, formatter()))
     const events = plan.steps.flatMap((step): object[] => [
       ...(step.id === 'gate'
-        ? gatePoints.map(({ id }) => event({ kind: 'confirmed', point: id }))
+        ? safetyPoints.map(({ id }) => event({ kind: 'confirmed', point: id }))
         : []),
       ...(step.weigh
         ? [event({ kind: 'scooped', step: step.id, grams: step.weigh.grams, typed: true })]
@@ -264,15 +264,15 @@ describe('devices', () => {
   })
 })
 
-describe('the door to the network', () => {
-  const door = () => `http://127.0.0.1:${server.networkPort}`
+describe('LAN access', () => {
+  const onLan = () => `http://127.0.0.1:${server.networkPort}`
   const closed = () =>
-    fetch(`${door()}/api/workshop`).then(
+    fetch(`${onLan()}/api/workshop`).then(
       () => false,
       () => true,
     )
   const pairWith = (code: string) =>
-    fetch(`${door()}/pair`, {
+    fetch(`${onLan()}/pair`, {
       method: 'POST',
       redirect: 'manual',
       headers: { 'content-type': 'application/x-www-form-urlencoded' },
@@ -281,14 +281,14 @@ describe('the door to the network', () => {
 
   it('is shut at first; open, it answers paired devices only, and ends with the pairing', async () => {
     expect(await closed()).toBe(true)
-    expect((await send('POST', '/api/reach/code')).status).toBe(409)
-    await send('PUT', '/api/reach', { open: true })
-    expect((await ask(`${door()}/api/workshop`, 'GET')).status).toBe(401)
-    const page = await fetch(`${door()}/`, { redirect: 'manual' })
+    expect((await send('POST', '/api/lan/code')).status).toBe(409)
+    await send('PUT', '/api/lan', { open: true })
+    expect((await ask(`${onLan()}/api/workshop`, 'GET')).status).toBe(401)
+    const page = await fetch(`${onLan()}/`, { redirect: 'manual' })
     expect([page.status, page.headers.get('location')]).toEqual([302, '/pair'])
-    expect(await (await fetch(`${door()}/pair`)).text()).toContain('Pair with Mantle')
+    expect(await (await fetch(`${onLan()}/pair`)).text()).toContain('Pair with Mantle')
 
-    const { body } = await send<{ code: string }>('POST', '/api/reach/code')
+    const { body } = await send<{ code: string }>('POST', '/api/lan/code')
     expect((await pairWith('000000' === body.code ? '111111' : '000000')).status).toBe(403)
     // Who guessed wrong waits a second; nobody else would.
     expect((await pairWith(body.code)).status).toBe(429)
@@ -298,43 +298,43 @@ describe('the door to the network', () => {
     const cookie = paired.headers.get('set-cookie')!.split(';')[0]!
     expect(paired.headers.get('set-cookie')).toMatch(/HttpOnly/)
     expect((await pairWith(body.code)).status).toBe(403)
-    const through = (path: string) => ask(door() + path, 'GET', undefined, { cookie })
+    const through = (path: string) => ask(onLan() + path, 'GET', undefined, { cookie })
     expect((await through('/api/workshop')).status).toBe(200)
-    expect((await through('/api/reach')).status).toBe(403)
+    expect((await through('/api/lan')).status).toBe(403)
 
-    const { body: reach } = await send<{ paired: { id: string; name: string }[] }>(
+    const { body: lan } = await send<{ paired: { id: string; name: string }[] }>(
       'GET',
-      '/api/reach',
+      '/api/lan',
     )
-    expect(reach.paired.map(({ name }) => name)).toEqual(['Bench tablet'])
-    await send('DELETE', `/api/reach/paired/${reach.paired[0]!.id}`)
+    expect(lan.paired.map(({ name }) => name)).toEqual(['Bench tablet'])
+    await send('DELETE', `/api/lan/paired/${lan.paired[0]!.id}`)
     expect((await through('/api/workshop')).status).toBe(401)
-    await send('PUT', '/api/reach', { open: false })
+    await send('PUT', '/api/lan', { open: false })
     expect(await closed()).toBe(true)
   })
 
   it('a scale without a screen gets a key, which posts readings and nothing else', async () => {
-    await send('PUT', '/api/reach', { open: true })
-    const { body } = await send<{ secret: string }>('POST', '/api/reach/key', {
+    await send('PUT', '/api/lan', { open: true })
+    const { body } = await send<{ secret: string }>('POST', '/api/lan/key', {
       name: 'Shed scale',
     })
     const line = JSON.stringify({ device: 'shed', kind: 'grams', value: 1 })
     const post = (headers: Record<string, string>) =>
-      ask(`${door()}/api/devices/readings`, 'POST', line, headers)
+      ask(`${onLan()}/api/devices/readings`, 'POST', line, headers)
     expect((await post({ authorization: `Bearer ${body.secret}` })).status).toBe(200)
     expect((await post({ authorization: 'Bearer nonsense' })).status).toBe(401)
     const key = { authorization: `Bearer ${body.secret}` }
-    for (const path of ['/api/workshop', '/api/batches', '/api/stream', '/api/reach'])
-      expect((await ask(door() + path, 'GET', undefined, key)).status).toBe(403)
-    expect((await ask(`${door()}/api/batches`, 'POST', {}, key)).status).toBe(403)
+    for (const path of ['/api/workshop', '/api/batches', '/api/stream', '/api/lan'])
+      expect((await ask(onLan() + path, 'GET', undefined, key)).status).toBe(403)
+    expect((await ask(`${onLan()}/api/batches`, 'POST', {}, key)).status).toBe(403)
     expect(
       (
-        await ask(`${door()}/api/devices/readings`, 'POST', line, {
+        await ask(`${onLan()}/api/devices/readings`, 'POST', line, {
           authorization: `Bearer ${body.secret}`,
           origin: 'http://elsewhere.example',
         })
       ).status,
     ).toBe(403)
-    await send('PUT', '/api/reach', { open: false })
+    await send('PUT', '/api/lan', { open: false })
   })
 })

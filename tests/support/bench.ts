@@ -4,7 +4,7 @@ import type { RunSetup } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { freeze } from '#core/batch/freeze'
 import { library } from '#core/materials/library'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 
 /** The plan of a formula, and what it was made from. */
 export const plannedFrom = (
@@ -13,6 +13,6 @@ export const plannedFrom = (
   scale = 0.1,
 ) => {
   const frozen = freeze(document, library)
-  const ctx = contextOf(frozen, { ...usualSetup, ...setup }, scale, speaker({ scale }))
+  const ctx = contextOf(frozen, { ...usualSetup, ...setup }, scale, formatter({ scale }))
   return { ctx, plan: planFor(ctx) }
 }

@@ -51,7 +51,7 @@ export class TestServer {
   private constructor(
     readonly folder: string,
     readonly port: number,
-    /** The port of the door to the network, for when it is opened. */
+    /** The port for the network, for when LAN access is opened. */
     readonly networkPort: number,
     /** Settings of its environment. */
     private readonly settings: Record<string, string>,

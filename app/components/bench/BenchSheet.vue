@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { PlanContext } from '#core/bench/plan/context'
-import { firstAid, gateOf } from '#core/bench/run/safetyCheck'
+import { firstAid, safetyCheckOf } from '#core/bench/run/safetyCheck'
 import type { Plan } from '#core/bench/plan/plan'
 
 /** The plan on paper: the same steps with blanks, and a code that leads back to where it is written up. */
@@ -11,7 +11,7 @@ const { batch, plan, ctx } = defineProps<{
   ctx: PlanContext
 }>()
 const { say } = storeToRefs(useWorkshop())
-const gate = computed(() => gateOf(ctx.document))
+const safetyCheck = computed(() => safetyCheckOf(ctx.document))
 const code = computed(() => paperCode(batch))
 const address = computed(() => `${location.origin}/bench/${batch.id}/paper`)
 const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].includes(kind)
@@ -41,13 +41,13 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
       </figure>
     </header>
     <ul class="my-2 grid grid-cols-2 gap-x-4 border-2 border-stop px-2 py-1.5 text-[11.5px]">
-      <li v-for="point in gate" :key="point.id">☐ {{ point.says }}</li>
+      <li v-for="point in safetyCheck" :key="point.id">☐ {{ point.says }}</li>
       <li v-for="line in firstAid.slice(0, 2)" :key="line" class="text-stop">{{ line }}</li>
     </ul>
     <table class="figure w-full">
       <tbody>
         <tr
-          v-for="(step, index) in plan.steps.filter(({ kind }) => kind !== 'gate')"
+          v-for="(step, index) in plan.steps.filter(({ kind }) => kind !== 'safety-check')"
           :key="step.id"
           class="break-inside-avoid border-b border-line"
         >

@@ -136,7 +136,7 @@ function saveEntries() {
         <StepList v-if="listOpen" class="min-h-0 flex-1 lg:hidden" @picked="listOpen = false" />
         <template v-else>
           <GuideLine v-if="guided" />
-          <GateStep v-if="view === 'safety-check'" />
+          <SafetyCheckStep v-if="view === 'safety-check'" />
           <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
           <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
           <BatterStep v-else-if="view === 'batter'" :key="step!.id" />

@@ -25,7 +25,7 @@ const peakWords = computed(() => {
   return `${say.value.temperature(low)} to ${say.value.temperature(high)}`
 })
 /** The number is only shown once it is allowed to be about lye. */
-const relevant = computed(() => step.value?.kind !== 'gate')
+const relevant = computed(() => step.value?.kind !== 'safety-check')
 const weak = computed(
   () => heat.value.weakLye && !state.value.laundry && bench.canMakeLyeAnew.value,
 )

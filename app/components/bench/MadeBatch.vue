@@ -2,7 +2,7 @@
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
 import { stages } from '#core/bench/run/batter'
-import { gateOf } from '#core/bench/run/safetyCheck'
+import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { potsAsWeighed } from '#core/bench/run/asWeighed'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { runOf, weightsOf } from '#core/bench/run/run'
@@ -154,7 +154,7 @@ const peak = computed(() =>
         <h2 class="mb-2">How it went</h2>
         <ul class="figure grid gap-1.5">
           <li>
-            {{ state.confirmed.size }} of {{ gateOf(ctx.document).length }} points of the safety
+            {{ state.confirmed.size }} of {{ safetyCheckOf(ctx.document).length }} points of the safety
             check confirmed
           </li>
           <li v-if="Number.isFinite(peak)">

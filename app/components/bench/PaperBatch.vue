@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { gateOf } from '#core/bench/run/safetyCheck'
+import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { mistakesOf } from '#core/bench/run/mistakes'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { runOf, weighedSoFar } from '#core/bench/run/run'
@@ -31,7 +31,7 @@ function asDraft(value: unknown): PaperDraft | null {
 }
 const draft = useKept<PaperDraft>(key, blankPaper(today.value), asDraft)
 
-const gate = computed(() => gateOf(ctx.value.document))
+const safetyCheck = computed(() => safetyCheckOf(ctx.value.document))
 const weighings = computed(() => plan.value.steps.filter(({ weigh }) => weigh))
 const state = computed(() =>
   runOf(plan.value, run.startedAt, paperEvents(plan.value, run, draft.value)),
@@ -175,7 +175,7 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
       <fieldset class="sheet grid gap-2 px-5 py-4">
         <legend class="sr-only">Safety check</legend>
         <h2>Ticked before the lye</h2>
-        <label v-for="point in gate" :key="point.id" class="flex items-start gap-2"
+        <label v-for="point in safetyCheck" :key="point.id" class="flex items-start gap-2"
           ><input v-model="draft.confirmed[point.id]" type="checkbox" class="mt-1" />
           {{ point.says }}</label
         >

@@ -48,7 +48,7 @@ async function begin(paper = false) {
   }
 }
 const print = () => window.print()
-/** Lye is weighed after the gate; the plan may be looked at and printed before. */
+/** Lye is weighed after the safety check; the plan may be looked at and printed before. */
 const segments = computed(() => {
   const whole = plan.value.minutes || 1
   return plan.value.steps.map((step) => {

@@ -3,7 +3,7 @@ import { isDone } from '#core/bench/run/run'
 import { sum } from '#core/statistics/sum'
 
 /** The batch as weighed so far, and what is off. */
-const { soFar, plan, state, ctx, gate } = useBench()
+const { soFar, plan, state, ctx, safetyCheck } = useBench()
 const say = computed(() => ctx.value.say)
 const weighed = computed(() =>
   plan.value.steps.filter(({ id, weigh }) => weigh && isDone(state.value, id)),
@@ -19,7 +19,7 @@ const off = computed(() =>
     .filter(({ by, tolerance }) => Math.abs(by) >= tolerance - 1e-9)
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by)),
 )
-const shown = computed(() => gate.value.every(({ id }) => state.value.confirmed.has(id)))
+const shown = computed(() => safetyCheck.value.every(({ id }) => state.value.confirmed.has(id)))
 const watered = computed(() => sum(Object.values(state.value.watered)))
 </script>
 

@@ -2,7 +2,7 @@
 import { scaleSteps } from '#contracts/words'
 import { onScale } from '#core/formula/onScale'
 import { lyeWeighed } from '#core/formula/pot'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 
 /** "What does your scale show?", with the lye and the superfat that each answer makes of this very formula. */
 const { document, open: lacking } = useFormulaEditor()
@@ -18,7 +18,7 @@ const steps = computed(() => {
     .sort((a, b) => b.grams - a.grams)
     .map(({ grams, says }) => {
       const { result, superfat } = onScale(document.value, library.value, grams)
-      const say = speaker({ locale: navigator.language, system: units, scale: grams })
+      const say = formatter({ locale: navigator.language, system: units, scale: grams })
       const shown = { 1: '80 g', 0.5: '80.5 g', 0.1: '80.6 g' }[grams as 1]
       return {
         grams,

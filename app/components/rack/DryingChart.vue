@@ -2,7 +2,7 @@
 import type { Batch } from '#contracts/batch'
 import { dryingCurve } from '#core/rack/drying'
 import { dryingOf, weighInsOf } from '#core/rack/facts'
-import { chance } from '#core/statistics/randomSource'
+import { randomSource } from '#core/statistics/randomSource'
 import { addDays, daysBetween } from '#core/units/days'
 import { mean } from '#core/statistics/sum'
 
@@ -39,7 +39,7 @@ const labelSides = computed(() => {
   return dry.value < now.value ? { dry: early, today: late } : { dry: late, today: early }
 })
 const option = computed(() => {
-  const curve = dryingCurve(drying.value, chance(1), until.value)
+  const curve = dryingCurve(drying.value, randomSource(1), until.value)
   const line = { type: 'line', showSymbol: false, animation: false, silent: true }
   const all = [...curve.flatMap(({ low, high }) => [low, high]), ...means.value.map(([, y]) => y!)]
   const shown = (grams: number) => say.value.amount(grams)

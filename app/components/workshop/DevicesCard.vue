@@ -2,7 +2,7 @@
 import { Monitor, Scale, Smartphone, Tablet } from '@lucide/vue'
 import { rights, type Right } from '#contracts/rights'
 
-/** Other tablets and scales: the door to the local network, the code that pairs, who is paired and what each may do. */
+/** Other tablets and scales: access from the local network, the code that pairs, who is paired and what each may do. */
 interface Device {
   id: string
   name: string
@@ -10,7 +10,7 @@ interface Device {
   pairedAt: string
   seenAt: string | null
 }
-interface Reach {
+interface LanAccess {
   open: boolean
   secure: boolean
   addresses: string[]
@@ -18,16 +18,16 @@ interface Reach {
 }
 const toasts = useToasts()
 const workshop = useWorkshop()
-const reach = ref<Reach | null>(null)
+const lan = ref<LanAccess | null>(null)
 const elsewhere = ref(false)
 const code = ref<{ code: string; until: number } | null>(null)
 const address = computed(
-  () => `${reach.value?.addresses[0] ?? location.origin}/pair?code=${code.value?.code ?? ''}`,
+  () => `${lan.value?.addresses[0] ?? location.origin}/pair?code=${code.value?.code ?? ''}`,
 )
 const key = ref('')
 async function load() {
   try {
-    reach.value = await api.get<Reach>('/api/reach')
+    lan.value = await api.get<LanAccess>('/api/lan')
   } catch (error) {
     elsewhere.value = error instanceof ApiError && error.status === 403
   }
@@ -43,27 +43,27 @@ async function attempt(act: () => Promise<unknown>) {
 }
 const setOpen = (open: boolean) => {
   code.value = null
-  return attempt(() => api.put('/api/reach', { open }))
+  return attempt(() => api.put('/api/lan', { open }))
 }
 const pair = () =>
   attempt(async () => {
     key.value = ''
-    code.value = await api.post<{ code: string; until: number }>('/api/reach/code')
+    code.value = await api.post<{ code: string; until: number }>('/api/lan/code')
   })
 const makeKey = () =>
   attempt(async () => {
     code.value = null
-    const name = `Scale ${(reach.value?.paired.length ?? 0) + 1}`
-    key.value = (await api.post<{ secret: string }>('/api/reach/key', { name })).secret
+    const name = `Scale ${(lan.value?.paired.length ?? 0) + 1}`
+    key.value = (await api.post<{ secret: string }>('/api/lan/key', { name })).secret
   })
 const lockOut = ({ id, name }: Device) =>
   attempt(async () => {
-    await api.remove(`/api/reach/paired/${id}`)
+    await api.remove(`/api/lan/paired/${id}`)
     toasts.show(`${name} is locked out, and what it was showing has ended.`)
   })
 const toggle = ({ id, rights: now }: Device, right: Right) =>
   attempt(() =>
-    api.put(`/api/reach/paired/${id}`, {
+    api.put(`/api/lan/paired/${id}`, {
       rights: now.includes(right) ? now.filter((one) => one !== right) : [...now, right],
     }),
   )
@@ -82,13 +82,13 @@ const seen = ({ seenAt, pairedAt }: Device) =>
   <section class="sheet flex flex-col" aria-label="Devices, and what each may do">
     <div class="flex items-center justify-between border-b border-line-2 px-4 py-2.5">
       <h2>Devices, and what each may do</h2>
-      <button v-if="reach?.open" type="button" class="link min-h-8" @click="pair">Pair one</button>
+      <button v-if="lan?.open" type="button" class="link min-h-8" @click="pair">Pair one</button>
     </div>
     <p v-if="elsewhere" class="px-4 py-3 text-ink-2">
-      This device is paired. The door and the pairings are looked after on the computer Mantle runs
+      This device is paired. LAN access and pairings are looked after on the computer Mantle runs
       on.
     </p>
-    <template v-else-if="reach">
+    <template v-else-if="lan">
       <ul>
         <li class="flex items-center gap-4 border-b border-line-2 px-4 py-3">
           <Monitor :size="34" :stroke-width="1.4" aria-hidden="true" />
@@ -99,7 +99,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
           <span class="text-sm font-semibold text-know">here</span>
         </li>
         <li
-          v-for="device in reach.paired"
+          v-for="device in lan.paired"
           :key="device.id"
           class="flex items-start gap-4 border-b border-line-2 px-4 py-3"
         >
@@ -148,7 +148,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
           <b class="figure block text-key tracking-wider"
             >{{ code.code.slice(0, 3) }} {{ code.code.slice(3) }}</b
           >counts once, for ten minutes; on the device open
-          <b v-for="one in reach.addresses" :key="one" class="block font-mono text-sm break-all">{{
+          <b v-for="one in lan.addresses" :key="one" class="block font-mono text-sm break-all">{{
             one
           }}</b>
         </p>
@@ -163,21 +163,21 @@ const seen = ({ seenAt, pairedAt }: Device) =>
             <input
               type="checkbox"
               class="size-5"
-              :checked="reach.open"
+              :checked="lan.open"
               @change="setOpen(($event.target as HTMLInputElement).checked)"
             />
             Open to the local network
           </label>
-          <button v-if="reach.open" type="button" class="link min-h-8" @click="makeKey">
+          <button v-if="lan.open" type="button" class="link min-h-8" @click="makeKey">
             A key for a scale
           </button>
         </div>
         <p class="mt-1 text-sm text-ink-2">
-          <template v-if="!reach.open"
+          <template v-if="!lan.open"
             >Mantle answers on this computer only. Opened, paired devices can follow a batch and
             take over.</template
           >
-          <template v-else-if="reach.secure"
+          <template v-else-if="lan.secure"
             >Paired devices only, by HTTPS through your own proxy: nobody else can read
             along.</template
           >
@@ -188,7 +188,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
             well.</template
           >
         </p>
-        <p v-if="reach.open && !reach.addresses.length" class="mt-2 text-warn">
+        <p v-if="lan.open && !lan.addresses.length" class="mt-2 text-warn">
           This computer has no address in a network at the moment.
         </p>
       </div>

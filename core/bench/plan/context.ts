@@ -4,7 +4,7 @@ import type { RunSetup } from '#contracts/run'
 import type { Window } from '../../heat/meeting'
 import type { OnScale } from '../../formula/onScale'
 import type { Library } from '../../materials/library'
-import type { Speaker } from '../../units/say'
+import type { Formatter } from '../../units/formatter'
 import type { Dividing, Pot } from './pots'
 import type { Step, Weighing } from './step'
 
@@ -16,7 +16,7 @@ export interface PlanContext {
   pots: Pot[]
   dividing: Dividing
   setup: RunSetup
-  say: Speaker
+  say: Formatter
   /** Milk, honey water and the like are in it: everything stays under the guard. */
   scorches: boolean
   /** The hot lye melts the hard fats: the two are one before there is anything to wait for. */

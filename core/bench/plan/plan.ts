@@ -6,7 +6,7 @@ import { onScale as roundToScale } from '../../formula/onScale'
 import { windowOf, type Window } from '../../heat/meeting'
 import { libraryIn } from '../../materials/inUnits'
 import { openJugPeak, type LyeJug } from '../../heat/dissolving'
-import type { Speaker } from '../../units/say'
+import type { Formatter } from '../../units/formatter'
 import { scorchingLiquids } from '../../water/milk'
 import { batterSteps } from './batterSteps'
 import { toleranceOf, type PlanContext } from './context'
@@ -46,7 +46,7 @@ export function contextOf(
   frozen: Frozen,
   setup: RunSetup,
   scale: number,
-  say: Speaker,
+  say: Formatter,
 ): PlanContext {
   const library = libraryIn(frozenLibrary(frozen), say)
   const { document } = frozen
@@ -76,7 +76,7 @@ function usualSteps(ctx: PlanContext): Step[] {
   const first: Step[] = [
     {
       id: 'gate',
-      kind: 'gate',
+      kind: 'safety-check',
       says: 'Clear the room, dress',
       short: 'Clear the room, dress',
       how: 'Every point is confirmed before any lye is shown.',
@@ -205,7 +205,7 @@ function fitting(steps: Step[]): Step[] {
 /** Whether a step may stand at another place in the list: behind all it waits for, before all that wait for it. */
 export function mayMove(steps: Step[], from: number, to: number): boolean {
   const step = steps[from]
-  if (!step || to < 0 || to >= steps.length || step.kind === 'gate') return false
+  if (!step || to < 0 || to >= steps.length || step.kind === 'safety-check') return false
   const moved = steps.filter((_, index) => index !== from)
   moved.splice(to, 0, step)
   const place = new Map(moved.map(({ id }, index) => [id, index]))

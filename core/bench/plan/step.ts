@@ -36,7 +36,7 @@ export interface Weighing {
 }
 
 export type StepKind =
-  | 'gate'
+  | 'safety-check'
   | 'do'
   | 'weigh'
   | 'dissolve'

@@ -21,7 +21,7 @@ const simply = 'Do it, then press Space.'
 
 /** Every kind of step. */
 export const stepKinds: Record<StepKind, StepKindWords> = {
-  gate: {
+  'safety-check': {
     view: 'safety-check',
     voice: 'Read each point aloud, do it, press Space. In real life no lye before the last one.',
   },

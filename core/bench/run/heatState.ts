@@ -9,7 +9,7 @@ import {
 } from '../../heat/cooling'
 import { suspectsWeakLye } from '../../heat/dissolving'
 import { adviceFor, meetingRange, type Advice, type Meeting } from '../../heat/meeting'
-import type { Chance } from '../../statistics/randomSource'
+import type { RandomSource } from '../../statistics/randomSource'
 import type { PlanContext } from '../plan/context'
 import { usualCooling } from '../plan/jug'
 import type { Plan } from '../plan/plan'
@@ -58,7 +58,7 @@ export function heatState(
   plan: Plan,
   state: RunState,
   now: number,
-  chance: Chance,
+  random: RandomSource,
 ): HeatState {
   const { treated } = state
   const anew = state.restarted.at(-1)?.minutes ?? -Infinity
@@ -84,7 +84,7 @@ export function heatState(
     )
     return {
       curves: fits.map(({ curves }) => curves[0] ?? null),
-      draw: (random: Chance) => fits.map((fit) => fit.draw(random)[0] ?? null),
+      draw: (random: RandomSource) => fits.map((fit) => fit.draw(random)[0] ?? null),
     }
   }
   const joint = kinds.some((kind) => treated[kind].how === 'ice')
@@ -97,7 +97,7 @@ export function heatState(
   )
   const meeting =
     lye && oils && dissolved !== null && melted
-      ? meetingRange(joint, plan.window, now, chance)
+      ? meetingRange(joint, plan.window, now, random)
       : null
   const celsius = readings.lye.map((reading) => reading.celsius)
   const peak = celsius.length ? Math.max(...celsius) : null

@@ -2,7 +2,7 @@ import type { PlanContext } from '../plan/context'
 import { celsiusAtCombine } from './batter'
 import { mayCombine } from '../../heat/meeting'
 import type { Plan } from '../plan/plan'
-import { gatePassed, isDone, targetOf, type RunState, weighedSoFar } from './run'
+import { safetyCheckPassed, isDone, targetOf, type RunState, weighedSoFar } from './run'
 import { sum } from '../../statistics/sum'
 
 /** One thing that a practised maker would have done otherwise. */
@@ -21,10 +21,10 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
   const firstLye = Math.min(
     ...plan.steps.filter(({ lye }) => lye).map(({ id }) => doneAt(id) ?? Infinity),
   )
-  const gateAt = doneAt('gate')
+  const checkedAt = doneAt('gate')
   if (
     Number.isFinite(firstLye) &&
-    (!gatePassed(ctx, state) || gateAt === null || gateAt > firstLye)
+    (!safetyCheckPassed(ctx, state) || checkedAt === null || checkedAt > firstLye)
   )
     found.push({
       about: 'safety',

@@ -1,7 +1,7 @@
 import type { BatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import type { Run, RunEvent } from '#contracts/run'
-import { speaker } from '../../units/say'
+import { formatter } from '../../units/formatter'
 import { asWeighed } from './asWeighed'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
@@ -19,7 +19,7 @@ export function pouredBy(
   run: Pick<Run, 'setup' | 'scale' | 'startedAt'>,
   events: RunEvent[],
 ): Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'> | null {
-  const ctx = contextOf(frozen, run.setup, run.scale, speaker({ scale: run.scale }))
+  const ctx = contextOf(frozen, run.setup, run.scale, formatter({ scale: run.scale }))
   const plan = planFor(ctx)
   const state = runOf(plan, run.startedAt, events)
   if (!state.finished) return null

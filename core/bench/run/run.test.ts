@@ -5,7 +5,7 @@ import { plannedFrom } from '../../../tests/support/bench'
 import { blankFormula } from '../../formula/blank'
 import { celsiusAtCombine, guideFor, usualMinutes } from './batter'
 import { afterPlan } from './checks'
-import { gatePoints } from './safetyCheck'
+import { safetyPoints } from './safetyCheck'
 import { mistakesOf } from './mistakes'
 import { overPour } from './overPour'
 import { usualTimes } from './ownTimes'
@@ -53,7 +53,7 @@ const planned = (id: string) => step(id).weigh!.grams
 const allDone = (weights: Record<string, number> = {}, celsius = 35) =>
   plan.steps.flatMap((one, index) => [
     ...(one.id === 'gate'
-      ? gatePoints.map(({ id }) => told({ kind: 'confirmed', point: id }, index))
+      ? safetyPoints.map(({ id }) => told({ kind: 'confirmed', point: id }, index))
       : []),
     ...(one.weigh ? [scoop(one.id, weights[one.id] ?? one.weigh.grams, index)] : []),
     ...(one.id === 'meet'

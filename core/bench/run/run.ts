@@ -5,7 +5,7 @@ import type { PlanContext } from '../plan/context'
 import { asWeighed, goesIntoLye, reallyThere, type AsWeighed } from './asWeighed'
 import type { Plan } from '../plan/plan'
 import type { Step } from '../plan/step'
-import { gateOf } from './safetyCheck'
+import { safetyCheckOf } from './safetyCheck'
 import { sum, sumOf } from '../../statistics/sum'
 import { roundTo } from '../../statistics/roundTo'
 
@@ -277,8 +277,8 @@ export const lyeIsInFats = (plan: Pick<Plan, 'steps'>, state: RunState): boolean
   )
 
 /** Whether every point of the safety check is confirmed. */
-export const gatePassed = (ctx: PlanContext, state: RunState): boolean =>
-  gateOf(ctx.document).every(({ id }) => state.confirmed.has(id))
+export const safetyCheckPassed = (ctx: PlanContext, state: RunState): boolean =>
+  safetyCheckOf(ctx.document).every(({ id }) => state.confirmed.has(id))
 
 /** Lye is about: from the first of it that is weighed until everything is rinsed. */
 export const lyeIsAbout = (plan: Plan, state: RunState): boolean =>

@@ -7,7 +7,7 @@ export interface GatePoint {
 }
 
 /** The room and clothing check. Local rules and the supplier's safety sheet come first. */
-export const gatePoints: GatePoint[] = [
+export const safetyPoints: GatePoint[] = [
   { id: 'goggles', says: 'Goggles on (not spectacles), gloves, long sleeves, closed shoes, apron' },
   { id: 'air', says: 'Window open or a mask on; children and pets are out' },
   { id: 'top', says: 'Worktop covered, running water within reach, nothing to trip over' },
@@ -16,9 +16,9 @@ export const gatePoints: GatePoint[] = [
 ]
 
 /** With potash in the formula its label is read too. */
-export function gateOf(document: FormulaDocument): GatePoint[] {
-  if (document.alkali.kohShare <= 0) return gatePoints
-  return gatePoints.map((point) =>
+export function safetyCheckOf(document: FormulaDocument): GatePoint[] {
+  if (document.alkali.kohShare <= 0) return safetyPoints
+  return safetyPoints.map((point) =>
     point.id === 'lye'
       ? {
           ...point,

@@ -1,7 +1,7 @@
 import { readingSchema, type Reading } from '#contracts/device'
 import { faultsOf } from '#contracts/faults'
 import { publish } from '../../devices/hub'
-import { cleaned } from '../../reach/text'
+import { cleaned } from '../../lan/text'
 import { sumOf } from '#core/statistics/sum'
 
 /** Readings that may come at once. */

@@ -1,7 +1,7 @@
 import { startRunSchema } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { standingOf } from '#core/rack/standing'
-import { speaker } from '#core/units/say'
+import { formatter } from '#core/units/formatter'
 import { getBatch } from '../../../db/batches'
 import { getRun, runOfBatch, startRun } from '../../../db/runs'
 import { getWorkshop } from '../../../db/workshop'
@@ -20,7 +20,7 @@ export default route(
     if (pouredOn) refuse(422, 'This batch is poured already.')
     const { scale } = getWorkshop(db)
     const { setup, device, at, paper } = body
-    const plan = planFor(contextOf(batch.frozen, setup, scale, speaker({ scale })))
+    const plan = planFor(contextOf(batch.frozen, setup, scale, formatter({ scale })))
     if (!plan.agrees)
       refuse(
         422,

@@ -2,7 +2,7 @@ import { v7 } from 'uuid'
 import { z } from 'zod'
 import { rightsOfScale } from '#contracts/rights'
 import { addPaired } from '../../db/paired'
-import { hashOf, newSecret } from '../../reach/pairing'
+import { hashOf, newSecret } from '../../lan/pairing'
 
 /** A key for a scale or probe that has no screen to type a code on: shown once, sent as a bearer token. It posts readings, no more. */
 export default route(

@@ -1,5 +1,5 @@
 import { endPaired } from '../../../db/paired'
-import { endStreams } from '../../../reach/streams'
+import { endStreams } from '../../../lan/streams'
 
 /** Ends a pairing, and what that device is listening to. */
 export default route(null, ({ db, id, now }) => {

@@ -4,7 +4,7 @@ export type UnitSystem = 'metric' | 'imperial'
 export type Degrees = 'C' | 'F'
 
 /** Puts figures into words the way one workshop reads them. */
-export interface Speaker {
+export interface Formatter {
   /** Of weights and volumes. */
   system: UnitSystem
   degrees: Degrees
@@ -42,7 +42,7 @@ export interface Speaker {
   inUnits(text: string): string
 }
 
-export interface SpeakerChoice {
+export interface FormatterChoice {
   locale?: string
   system?: UnitSystem
   /** Those of the system by default. */
@@ -59,12 +59,12 @@ function decimalsOf(scale: number, system: UnitSystem): number {
 }
 
 /** Makes a speaker for a locale, a unit system and a scale. Default: British English, grams to 0.1. */
-export function speaker({
+export function formatter({
   locale = 'en-GB',
   system = 'metric',
   degrees,
   scale = 0.1,
-}: SpeakerChoice = {}): Speaker {
+}: FormatterChoice = {}): Formatter {
   const formats = new Map<string, Intl.NumberFormat>()
   const format = (value: number, least: number, most: number) => {
     const key = `${least}-${most}`

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { rights } from '#contracts/rights'
 import { setRights } from '../../../db/paired'
-import { endStreams } from '../../../reach/streams'
+import { endStreams } from '../../../lan/streams'
 
 /** What a device may do from now on. It listens anew, with the rights it has then. */
 export default route(

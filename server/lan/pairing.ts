@@ -31,7 +31,7 @@ export function newCode(now: number): { code: string; until: number } {
 export type Spent = 'paired' | 'wrong' | { waitSeconds: number }
 
 /**
- * Tries a code; it opens the door once.
+ * Tries a code; it pairs one device.
  * @param sender where the guess comes from: its address
  */
 export function spendCode(code: string, sender: string, now: number): Spent {

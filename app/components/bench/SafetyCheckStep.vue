@@ -4,14 +4,14 @@ import { firstAid } from '#core/bench/run/safetyCheck'
 
 /** The room and clothing check: each point by one key, kept in the record. */
 const bench = useBench()
-const { gate, state } = bench
-const all = computed(() => gate.value.every(({ id }) => state.value.confirmed.has(id)))
+const { safetyCheck, state } = bench
+const all = computed(() => safetyCheck.value.every(({ id }) => state.value.confirmed.has(id)))
 function confirm(id: string) {
   if (!state.value.confirmed.has(id)) bench.tell({ kind: 'confirmed', point: id })
 }
 /** Space confirms the next point, then goes on. */
 function main() {
-  const open = gate.value.find(({ id }) => !state.value.confirmed.has(id))
+  const open = safetyCheck.value.find(({ id }) => !state.value.confirmed.has(id))
   if (open) confirm(open.id)
   else bench.finish()
 }
@@ -20,7 +20,7 @@ useBenchKeys({
   ...Object.fromEntries(
     Array.from({ length: 9 }, (_, index) => [
       String(index + 1),
-      () => gate.value[index] && confirm(gate.value[index].id),
+      () => safetyCheck.value[index] && confirm(safetyCheck.value[index].id),
     ]),
   ),
 })
@@ -29,7 +29,7 @@ useBenchKeys({
 <template>
   <BenchFrame>
     <ul class="mt-4 grid gap-2.5">
-      <li v-for="(point, index) in gate" :key="point.id">
+      <li v-for="(point, index) in safetyCheck" :key="point.id">
         <button
           type="button"
           class="flex min-h-16 w-full items-center gap-4 px-4 py-2 text-left text-[18px] leading-snug"

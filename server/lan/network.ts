@@ -3,14 +3,14 @@ import { hostname, networkInterfaces } from 'node:os'
 import type { H3Event } from 'h3'
 
 /*
- * Mantle listens on this machine only. Opened to the local network it has a second door on a port of its own, which asks
- * every device for its pairing; closing it shuts that door and leaves the first one as it is. A reverse proxy of the maker's
- * own stands before the second door, never before the first (docs/network.md).
+ * Mantle listens on this machine only. Opened to the local network it listens on a port of its own too, which asks
+ * every device for its pairing; closing that access leaves the machine's own port as it is. A reverse proxy of the maker's
+ * own stands before the network port, never before the machine's (docs/network.md).
  */
 
 let server: Server | null = null
 
-/** The port of the second door: given, or the one after Mantle's own. */
+/** The port for the network: given, or the one after Mantle's own. */
 export const networkPort = (): number =>
   Number(process.env.MANTLE_NETWORK_PORT ?? Number(process.env.NITRO_PORT ?? 4173) + 1)
 
@@ -31,7 +31,7 @@ export const ownAddresses = (): string[] =>
     .flat()
     .flatMap((one) => (one && one.family === 'IPv4' && !one.internal ? [one.address] : []))
 
-/** Names under which the second door may be asked for: others would be a page that took this address for its own. */
+/** Names under which the network port may be asked for: others would be a page that took this address for its own. */
 export const ownHosts = (): Set<string> =>
   new Set([
     ...[...ownAddresses(), hostname(), `${hostname()}.local`, '127.0.0.1', 'localhost'].map(
@@ -55,34 +55,34 @@ export function senderOf(event: H3Event): string {
   return throughProxy(event) && near && told ? told.split(',').at(-1)!.trim() : address
 }
 
-/** Opens the second door. Resolves to a sentence when that cannot be done. */
-export function openDoor(listener: RequestListener): Promise<string | null> {
+/** Opens LAN access. Resolves to a sentence when that cannot be done. */
+export function openLan(listener: RequestListener): Promise<string | null> {
   if (server) return Promise.resolve(null)
   if (process.env.MANTLE_PROXY_ORIGIN && !proxyOrigin())
     return Promise.resolve(
       'MANTLE_PROXY_ORIGIN must be an origin, as https://soap.example; the network stays closed.',
     )
   return new Promise((done) => {
-    const door = createServer({ headersTimeout: 10_000, requestTimeout: 60_000 }, listener)
-    door.maxConnections = 200
-    door.once('error', (error: NodeJS.ErrnoException) =>
+    const listening = createServer({ headersTimeout: 10_000, requestTimeout: 60_000 }, listener)
+    listening.maxConnections = 200
+    listening.once('error', (error: NodeJS.ErrnoException) =>
       done(
         error.code === 'EADDRINUSE'
           ? `Port ${networkPort()} is taken. Stop what runs there, or choose another with MANTLE_NETWORK_PORT.`
           : 'This machine does not let Mantle listen on the network.',
       ),
     )
-    // With a proxy on this machine nobody else needs to reach the door itself.
-    door.listen(networkPort(), proxyOrigin() ? '127.0.0.1' : '0.0.0.0', () => {
-      server = door
+    // With a proxy on this machine nobody else needs to reach the port itself.
+    listening.listen(networkPort(), proxyOrigin() ? '127.0.0.1' : '0.0.0.0', () => {
+      server = listening
       done(null)
     })
   })
 }
 
-export function closeDoor(): void {
+export function closeLan(): void {
   server?.closeAllConnections()
   server?.close()
   server = null
 }
-export const doorIsOpen = (): boolean => server !== null
+export const lanIsOpen = (): boolean => server !== null

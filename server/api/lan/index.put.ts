@@ -1,11 +1,11 @@
 import { z } from 'zod'
 import { setOpen } from '../../db/paired'
-import { listener } from '../../reach/listener'
-import { closeDoor, openDoor } from '../../reach/network'
+import { listener } from '../../lan/listener'
+import { closeLan, openLan } from '../../lan/network'
 
 export default route(z.strictObject({ open: z.boolean() }), async ({ db, body }) => {
-  if (!body.open) closeDoor()
-  const problem = body.open ? await openDoor(listener()) : null
+  if (!body.open) closeLan()
+  const problem = body.open ? await openLan(listener()) : null
   if (problem) refuse(409, problem, 'open')
   setOpen(db, body.open)
   return { open: body.open }

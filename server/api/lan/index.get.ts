@@ -1,11 +1,11 @@
 import { listPaired } from '../../db/paired'
-import { doorIsOpen, networkPort, ownAddresses, proxyOrigin } from '../../reach/network'
+import { lanIsOpen, networkPort, ownAddresses, proxyOrigin } from '../../lan/network'
 
 export default route(null, ({ db }) => {
   const proxy = proxyOrigin()
   return {
-    open: doorIsOpen(),
-    /** Whether what goes through the door can be read on its way. */
+    open: lanIsOpen(),
+    /** Whether what goes over the network can be read on its way. */
     secure: proxy?.protocol === 'https:',
     addresses: proxy
       ? [proxy.origin]

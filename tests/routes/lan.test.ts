@@ -11,22 +11,22 @@ let server: TestServer
 let routes: RouteRights[]
 const devices: Record<string, { headers: Record<string, string>; rights: readonly Right[] }> = {}
 
-const door = () => `http://127.0.0.1:${server.networkPort}`
+const onLan = () => `http://127.0.0.1:${server.networkPort}`
 const asHost = <T = unknown>(method: string, path: string, body?: unknown) =>
   send<T>(server.url + path, method, body)
 
 beforeAll(async () => {
   server = await TestServer.start()
   routes = await rightsOfRoutes()
-  await asHost('PUT', '/api/reach', { open: true })
+  await asHost('PUT', '/api/lan', { open: true })
   const withRights = async (name: string, rights: Right[]) => {
-    const { body } = await asHost<{ secret: string }>('POST', '/api/reach/key', { name })
-    const { body: reach } = await asHost<{ paired: { id: string; name: string }[] }>(
+    const { body } = await asHost<{ secret: string }>('POST', '/api/lan/key', { name })
+    const { body: lan } = await asHost<{ paired: { id: string; name: string }[] }>(
       'GET',
-      '/api/reach',
+      '/api/lan',
     )
-    const { id } = reach.paired.find((one) => one.name === name)!
-    if (name !== 'scale') await asHost('PUT', `/api/reach/paired/${id}`, { rights })
+    const { id } = lan.paired.find((one) => one.name === name)!
+    if (name !== 'scale') await asHost('PUT', `/api/lan/paired/${id}`, { rights })
     devices[name] = { headers: { authorization: `Bearer ${body.secret}` }, rights }
   }
   await withRights('tablet', ['read', 'bench', 'rack', 'formulas'])
@@ -63,21 +63,21 @@ describe('rights', () => {
 
   it.each([
     '/api/%72each',
-    '/%61pi/reach',
-    '/api//reach',
-    '/api/./reach',
-    '/api/batches/../reach',
-    '/api/batches/%2e%2e/reach',
-    '/api\\reach',
-    '/api/batches\\..\\reach',
-    '/API/REACH',
-    '/api/reach/',
-    '/api/reach?x=/pair',
-    '/calendar/../api/reach',
-    '/pair/../api/reach',
-    '/pair?/../api/reach',
+    '/%61pi/lan',
+    '/api//lan',
+    '/api/./lan',
+    '/api/batches/../lan',
+    '/api/batches/%2e%2e/lan',
+    '/api\\lan',
+    '/api/batches\\..\\lan',
+    '/API/LAN',
+    '/api/lan/',
+    '/api/lan?x=/pair',
+    '/calendar/../api/lan',
+    '/pair/../api/lan',
+    '/pair?/../api/lan',
   ])('are not gone round by writing an address as %s', async (path) => {
-    const own = await (await fetch(`${server.url}/api/reach`)).text()
+    const own = await (await fetch(`${server.url}/api/lan`)).text()
     const asked = await new Promise<string>((done) => {
       const line = connect(server.networkPort, '127.0.0.1', () =>
         line.end(
@@ -93,21 +93,21 @@ describe('rights', () => {
   })
 
   it('end at once with the pairing, open streams too', async () => {
-    const { body } = await asHost<{ secret: string }>('POST', '/api/reach/key', { name: 'Lost' })
-    const { body: reach } = await asHost<{ paired: { id: string; name: string }[] }>(
+    const { body } = await asHost<{ secret: string }>('POST', '/api/lan/key', { name: 'Lost' })
+    const { body: lan } = await asHost<{ paired: { id: string; name: string }[] }>(
       'GET',
-      '/api/reach',
+      '/api/lan',
     )
-    const { id } = reach.paired.find(({ name }) => name === 'Lost')!
-    await asHost('PUT', `/api/reach/paired/${id}`, { rights: ['read'] })
-    const stream = await fetch(`${door()}/api/stream`, {
+    const { id } = lan.paired.find(({ name }) => name === 'Lost')!
+    await asHost('PUT', `/api/lan/paired/${id}`, { rights: ['read'] })
+    const stream = await fetch(`${onLan()}/api/stream`, {
       headers: { authorization: `Bearer ${body.secret}` },
     })
     const reader = stream.body!.getReader()
     expect(new TextDecoder().decode((await reader.read()).value)).toContain('"epoch"')
-    await asHost('DELETE', `/api/reach/paired/${id}`)
+    await asHost('DELETE', `/api/lan/paired/${id}`)
     for (;;) if ((await reader.read()).done) break
-    const after = await fetch(`${door()}/api/stream`, {
+    const after = await fetch(`${onLan()}/api/stream`, {
       headers: { authorization: `Bearer ${body.secret}` },
     })
     expect(after.status).toBe(401)
@@ -115,7 +115,7 @@ describe('rights', () => {
 
   it('of settings go key by key', async () => {
     const patch = (changes: object, device: string) =>
-      send(`${door()}/api/workshop`, 'PATCH', { revision: 0, changes }, devices[device]!.headers)
+      send(`${onLan()}/api/workshop`, 'PATCH', { revision: 0, changes }, devices[device]!.headers)
     expect((await patch({ name: 'Taken over' }, 'tablet')).status).toBe(403)
     expect((await patch({ vessels: [] }, 'tablet')).status).toBe(200)
     expect((await patch({ vessels: [] }, 'phone')).status).toBe(403)
@@ -147,7 +147,7 @@ describe('what is sent', () => {
       more()
     })
     expect(status).toBe(413)
-    const code = await fetch(`${door()}/pair`, { method: 'POST', body: `code=${'1'.repeat(2000)}` })
+    const code = await fetch(`${onLan()}/pair`, { method: 'POST', body: `code=${'1'.repeat(2000)}` })
     expect(code.status).toBe(413)
     const photo = await fetch(`${server.url}/api/batches/${v7()}/photos/${v7()}`, {
       method: 'PUT',
@@ -214,12 +214,12 @@ describe('a proxy', () => {
     }
   })
 
-  it('with a name of its own goes before the second door, which asks for a pairing', async () => {
+  it('with a name of its own goes before the network port, which asks for a pairing', async () => {
     const behind = await TestServer.start(undefined, {
       MANTLE_PROXY_ORIGIN: 'https://soap.example',
     })
-    await send(`${behind.url}/api/reach`, 'PUT', { open: true })
-    const { body: key } = await send<{ secret: string }>(`${behind.url}/api/reach/key`, 'POST', {
+    await send(`${behind.url}/api/lan`, 'PUT', { open: true })
+    const { body: key } = await send<{ secret: string }>(`${behind.url}/api/lan/key`, 'POST', {
       name: 'scale',
     })
     const through = (method: string, path: string, headers: Record<string, string>) =>
@@ -236,12 +236,12 @@ describe('a proxy', () => {
     expect(await reading({ host, origin: 'https://soap.example' })).toBe(422)
     expect(await reading({ host, origin: 'http://soap.example' })).toBe(403)
     expect(await reading({ host, origin: 'https://evil.example' })).toBe(403)
-    const { body: reach } = await send<{ secure: boolean; addresses: string[] }>(
-      `${behind.url}/api/reach`,
+    const { body: lan } = await send<{ secure: boolean; addresses: string[] }>(
+      `${behind.url}/api/lan`,
       'GET',
     )
-    expect(reach).toMatchObject({ secure: true, addresses: ['https://soap.example'] })
-    const { body: code } = await send<{ code: string }>(`${behind.url}/api/reach/code`, 'POST')
+    expect(lan).toMatchObject({ secure: true, addresses: ['https://soap.example'] })
+    const { body: code } = await send<{ code: string }>(`${behind.url}/api/lan/code`, 'POST')
     const paired = await new Promise<string>((done) => {
       const asked = request(
         {
