@@ -3,5 +3,5 @@
  * `npm run bench deep` tries tenfold.
  */
 export const runs = (usual: number): { numRuns: number } => ({
-  numRuns: usual * Number(process.env.MANTLE_DEPTH ?? 1),
+  numRuns: Math.ceil(usual * Number(process.env.MANTLE_DEPTH ?? 1)),
 })
