@@ -4,7 +4,7 @@ import { restore, undoRestore, unfinishedRestore, type Restored } from '../serve
 import { countsText } from '../server/backup/say'
 import { takeDatabase } from '../server/db/lock'
 import { migrationFiles } from '../server/db/migrationFiles'
-import { sentenceOfTrouble, Trouble } from '../server/db/troubles'
+import { sentenceOfTrouble, StorageTrouble } from '../server/db/troubles'
 
 /*
  * npm run restore -- archive.zip: checks the archive whole, then puts it in place. What was there gets a safety copy.
@@ -50,7 +50,7 @@ async function fromArchive(archive: string): Promise<void> {
 
 try {
   if (!asked)
-    throw new Trouble(
+    throw new StorageTrouble(
       'Name the archive: npm run restore -- archive.zip (or --undo for the last restore).',
     )
   const release = takeDatabase(database)

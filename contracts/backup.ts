@@ -42,12 +42,12 @@ export interface Backups {
 }
 
 /** One thing that a restore would change: how many entries of a kind of one batch, or a document. */
-export interface Difference {
+export interface RecordDifference {
   kind:
     'batch' | 'entries' | 'run' | 'formula' | 'version' | 'material' | 'mould' | 'goal' | 'photo'
   name: string
   number: number | null
-  face: { base: string; wave: string; lift: number } | null
+  thumbnail: { base: string; wave: string; lift: number } | null
   /** For entries: the kind of event. */
   event: string
   count: number
@@ -59,8 +59,8 @@ export interface RestorePreview {
   name: string
   madeAt: string
   counts: Record<string, number> | null
-  gone: Difference[]
-  back: Difference[]
+  gone: RecordDifference[]
+  back: RecordDifference[]
   /** Photos in it, and those it should have had. */
   photos: number
   missing: number

@@ -91,8 +91,8 @@ export interface BatchFacts {
   /** Bars that are weighed again and again, by the mark on them, and what each weighed last, g. */
   weighed: { bar: number; grams: number }[]
   drying: DryingFacts | null
-  /** What the third weigh-in foretold, once there are more: to be held against what came. */
-  foretold: { on: string; dryOn: string; from: string; to: string; grams: number } | null
+  /** The forecast at the third weigh-in, once there are more: to be held against what was true. */
+  forecast: { on: string; dryOn: string; from: string; to: string; grams: number } | null
   /** Where the bars stand, as last put there. */
   spread: { place: string; bars: number }[]
   /** Troubles that were seen, the worst of each. */
@@ -108,7 +108,7 @@ export interface BatchSummary {
   madeAt: string
   bars: number
   cure: Cure
-  face: { base: string; wave: string; lift: number }
+  thumbnail: { base: string; wave: string; lift: number }
   batterGrams: number
   facts: BatchFacts
 }
@@ -125,6 +125,6 @@ export interface PastPrediction {
   number: number
   name: string
   pouredOn: string
-  foretold: NonNullable<BatchFacts['foretold']>
+  forecast: NonNullable<BatchFacts['forecast']>
   dryOn: string
 }

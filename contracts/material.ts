@@ -5,7 +5,7 @@ import {
   fatOrigins,
   liquidMoments,
   waysOfLiquid,
-  fattyAcids,
+  fattyAcidIds,
 } from './words'
 
 /*
@@ -36,7 +36,7 @@ const ownFat = z
     ...common,
     inci: z.string().trim().max(200).default(''),
     sap: z.strictObject({ low: saponification, typical: saponification, high: saponification }),
-    profile: z.partialRecord(z.enum(fattyAcids), share).default({}),
+    profile: z.partialRecord(z.enum(fattyAcidIds), share).default({}),
     unsaponifiables: share.default(0.01),
     density: z.number().min(0.7).max(1.3).default(0.905),
     stateAt20: z.enum(['liquid', 'soft', 'hard']).default('liquid'),

@@ -64,7 +64,7 @@ export const mouldMaterials = [
 export const linerKinds = ['none', 'paper', 'film', 'silicone', 'grease'] as const
 
 /** The fatty acids that a profile names, in the order they are always listed. */
-export const fattyAcids = [
+export const fattyAcidIds = [
   'caprylic',
   'capric',
   'lauric',
@@ -167,4 +167,4 @@ export type MouldMaterial = (typeof mouldMaterials)[number]
 export type LinerKind = (typeof linerKinds)[number]
 export type LiquidMoment = (typeof liquidMoments)[number]
 export type Trait = (typeof traits)[number]
-export type FattyAcid = (typeof fattyAcids)[number]
+export type FattyAcid = (typeof fattyAcidIds)[number]

@@ -5,7 +5,7 @@ import { milkWay } from '#core/water/milk'
 
 type Scent = [name: string, rate: number, maxOfBar: number | null]
 
-interface Told {
+interface DemoFormula {
   name: string
   use?: Use
   oils: number
@@ -33,7 +33,7 @@ const idOf = (name: string) =>
     .replace(/&/g, 'and')
     .replace(/[^a-z]+/g, '-')
 
-function documentOf(told: Told): FormulaDocument {
+function documentOf(told: DemoFormula): FormulaDocument {
   const blank = blankFormula(told.name)
   return {
     ...blank,
@@ -84,7 +84,7 @@ function documentOf(told: Told): FormulaDocument {
   }
 }
 
-const told: Told[] = [
+const told: DemoFormula[] = [
   {
     name: 'Hostel Bar',
     oils: 2000,

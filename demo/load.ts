@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { addDays, dayIn } from '#core/units/days'
@@ -83,7 +83,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         bars: told.bars,
         cure: { rule: rule.id, days: rule.days },
         frozen,
-        face: faceOf(document, library),
+        thumbnail: thumbnailOf(document, library),
       },
       instantOf(back(told.planned), 9),
     )
@@ -111,10 +111,10 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
-    const face = faceOf(document, library)
+    const thumbnail = thumbnailOf(document, library)
     for (const [after, trouble, how, note] of told.troubles ?? []) {
       const ago = poured! - after
-      const photos = [photograph(db, id, drawnPhoto(face, number, trouble), back(ago))]
+      const photos = [photograph(db, id, drawnPhoto(thumbnail, number, trouble), back(ago))]
       happened(
         idAt(back(ago), 12),
         { kind: 'trouble', day: back(ago), trouble, how, note, photos },
@@ -123,7 +123,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       )
     }
     if (told.felt && poured !== undefined && told.cut !== undefined) {
-      const photos = [photograph(db, id, drawnPhoto(face, number), back(told.cut))]
+      const photos = [photograph(db, id, drawnPhoto(thumbnail, number), back(told.cut))]
       happened(
         idAt(back(told.cut), 12),
         { kind: 'pictured', day: back(told.cut), photos, note: 'The cut face' },

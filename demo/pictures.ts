@@ -1,5 +1,5 @@
 import { PNG } from 'pngjs'
-import type { Face } from '#core/formula/thumbnail'
+import type { Thumbnail } from '#core/formula/thumbnail'
 import type { Trouble } from '#contracts/rackWords'
 import { randomSource } from '#core/statistics/randomSource'
 
@@ -16,10 +16,14 @@ const width = 480
 const height = 360
 
 /** A cut face on the bench, with the wave of its pour, and what is wrong with it. */
-export function drawnPhoto(face: Face, seed: number, trouble: Trouble | null = null): Buffer {
+export function drawnPhoto(
+  thumbnail: Thumbnail,
+  seed: number,
+  trouble: Trouble | null = null,
+): Buffer {
   const random = randomSource(seed)
   const png = new PNG({ width, height })
-  const [base, wave] = [colourOf(face.base), colourOf(face.wave)]
+  const [base, wave] = [colourOf(thumbnail.base), colourOf(thumbnail.wave)]
   const spots = Array.from({ length: 16 }, () => ({
     x: 90 + random.uniform() * 300,
     y: 80 + random.uniform() * 200,
@@ -29,7 +33,7 @@ export function drawnPhoto(face: Face, seed: number, trouble: Trouble | null = n
     for (let x = 0; x < width; x++) {
       const inside = x > 70 && x < 410 && y > 60 && y < 300
       const line =
-        60 + 240 * (0.5 + face.lift * 0.18) + 22 * Math.sin(x / 38) + 9 * Math.sin(x / 13)
+        60 + 240 * (0.5 + thumbnail.lift * 0.18) + 22 * Math.sin(x / 38) + 9 * Math.sin(x / 13)
       let colour = inside ? (y > line ? wave : base) : bench
       const spot = inside && spots.some((one) => Math.hypot(x - one.x, y - one.y) < one.r)
       if (spot && trouble === 'orange-spots') colour = [196, 120, 40]

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { VersionNotes } from '#contracts/version'
 
-interface Told extends VersionNotes {
+interface DemoVersion extends VersionNotes {
   formula: string
   /** Days before the demo was loaded that it was kept. */
   ago: number
@@ -16,7 +16,7 @@ const fats = (now: FormulaDocument, shares: Record<string, number>): FormulaDocu
 })
 
 /** How the Slate Shed got to its formulas, one change at a time. */
-export const demoVersions: Told[] = [
+export const demoVersions: DemoVersion[] = [
   {
     formula: 'Hostel Bar',
     ago: 402,

@@ -6,7 +6,7 @@ import { traitsOf } from '#core/character/traits'
 import { blankFormula } from '#core/formula/blank'
 import { computeFormula } from '#core/formula/compute'
 import { stillOpen } from '#core/formula/draft'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { faultsInFormula } from '#core/formula/faults'
 import { onScale } from '#core/formula/onScale'
 import { applyPatch } from '#core/formula/patch'
@@ -40,7 +40,7 @@ export function createFormulaEditor(id: string) {
   const question = ref('')
   const traits = computed(() => traitsOf(result.value, library.value))
   const regions = computed(() => regionsFor(document.value.use, workshop.settings.regions))
-  const face = computed(() => faceOf(document.value, library.value))
+  const thumbnail = computed(() => thumbnailOf(document.value, library.value))
 
   /** Loads the formula; what this window had not got through before a reload or a crash goes on from there. */
   async function load() {
@@ -93,7 +93,7 @@ export function createFormulaEditor(id: string) {
     question,
     traits,
     regions,
-    face,
+    thumbnail,
     history,
     save,
     loaded,

@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { LyeRisk } from '#core/risk/lyeRisk'
-import { spreadOf, type LyeAge } from '#core/risk/spread'
+import { uncertaintyOf, type LyeAge } from '#core/risk/uncertainty'
 import { useDebounceFn } from '@vueuse/core'
 import type { Remote } from 'comlink'
 import type { LyeRiskWorker } from '~/workers/lyeRisk.worker'
@@ -44,7 +44,7 @@ export function useLyeRisk(
     }
     const own = asked.value
     const spreadAt = (open: LyeAge) =>
-      spreadOf(document.value, result.value, library.value, workshop.settings.scale, open)
+      uncertaintyOf(document.value, result.value, library.value, workshop.settings.scale, open)
     const spread = spreadAt(age.value)
     if (!spread.fats.length || !spread.alkalis.length) {
       risk.value = null

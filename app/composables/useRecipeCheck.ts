@@ -3,7 +3,7 @@ import { blankMaterial, ownColourant } from '#core/materials/own'
 import { judgeRecipe } from '#core/recipe/judge'
 import { piecesOf } from '#core/recipe/pieces'
 import { readRecipe, weighed, type RecipeLine } from '#core/recipe/read'
-import type { Reading, ReadingContext } from '#core/words/reading'
+import type { LineReading, ReadingContext } from '#core/words/reading'
 import { useSessionStorage } from '@vueuse/core'
 
 /** A recipe being checked: its lines as written, what each was taken for, what is asked, and what it comes to. */
@@ -19,7 +19,7 @@ export function useRecipeCheck() {
   const pieces = useSessionStorage<string[]>('mantle-recipe-lines', [])
   /** Answers given, by the words they were given to: which option, and which of the question after it. */
   const answers = useSessionStorage<Record<string, number[]>>('mantle-recipe-answers', {})
-  const ownFat = ref<Reading | null>(null)
+  const ownFat = ref<LineReading | null>(null)
 
   const context = computed<ReadingContext>(() => ({
     library: library.value,
@@ -31,7 +31,7 @@ export function useRecipeCheck() {
   const read = computed(() => readRecipe(pieces.value.join('\n'), context.value))
   /** A line with the answers that were given to it. */
   function answered(line: RecipeLine): RecipeLine {
-    let now: Reading = line
+    let now: LineReading = line
     for (const choice of answers.value[line.text] ?? []) {
       const option = now.options[choice]
       if (!option) break

@@ -8,7 +8,7 @@ import {
   isLyeKind,
   readAs,
   readLine,
-  type Reading,
+  type LineReading,
   type ReadingContext,
 } from '#core/words/reading'
 import { roundTo } from '#core/statistics/roundTo'
@@ -50,9 +50,9 @@ export function useTypedLine() {
   const text = ref('')
   const asked = ref(false)
   /** An answer that leads to another question takes the line's place until that is answered too. */
-  const narrowed = ref<Reading | null>(null)
+  const narrowed = ref<LineReading | null>(null)
   const colour = ref(ownColours[0]!)
-  const ownFat = ref<Reading | null>(null)
+  const ownFat = ref<LineReading | null>(null)
   const said = ref('')
 
   const scents = computed(() => {
@@ -92,7 +92,7 @@ export function useTypedLine() {
   }
 
   /** Takes a reading that is certain; a colourant of one's own is written down first. */
-  async function take(chosen: Reading) {
+  async function take(chosen: LineReading) {
     if (chosen.own === 'fat') {
       ownFat.value = chosen
       return
@@ -111,7 +111,7 @@ export function useTypedLine() {
     done(`${chosen.name}: done.`)
   }
 
-  async function keepColour({ id, name }: Reading): Promise<boolean> {
+  async function keepColour({ id, name }: LineReading): Promise<boolean> {
     if (materials.recordOf(id!)) return true
     try {
       await materials.save(id!, 0, ownColourant(id!, name, colour.value))
@@ -131,7 +131,7 @@ export function useTypedLine() {
   }
 
   /** What the line comes to on this formula, in a few words. */
-  function effectOf(chosen: Reading): string {
+  function effectOf(chosen: LineReading): string {
     const weight = gramsOfReading(chosen, library.value)
     if (weight) return `${weight.estimated ? '≈ ' : ''}${say.value.mass(weight.grams)}`
     if (chosen.amount?.kind === 'share') return say.value.percent(chosen.amount.share, 2)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { dueOf, rounds, type Due } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
-import { useNames } from '~/utils/useNames'
+import { purposeNames } from '~/utils/purposeNames'
 import { sumOf } from '#core/statistics/sum'
 
 const { library } = storeToRefs(useMaterials())
@@ -157,7 +157,7 @@ async function start() {
               :key="`${job.batches[0]!.id} ${job.kind}`"
               class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
             >
-              <BarFace :face="job.batches[0]!.face" />
+              <BarThumbnail :thumbnail="job.batches[0]!.thumbnail" />
               <div class="min-w-0">
                 <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
                 <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
@@ -221,7 +221,7 @@ async function start() {
               :key="formula.id"
               class="relative grid grid-cols-[44px_1fr] items-center gap-3 border-t border-line-2 px-4 py-2.5 hover:bg-white"
             >
-              <BarFace :face="faceOf(formula.document, library)" />
+              <BarThumbnail :thumbnail="thumbnailOf(formula.document, library)" />
               <div class="min-w-0">
                 <NuxtLink
                   :to="`/formulas/${formula.id}`"
@@ -229,7 +229,7 @@ async function start() {
                   >{{ formula.document.name }}</NuxtLink
                 >
                 <small class="text-sm text-ink-2"
-                  >{{ useNames[formula.document.use] }},
+                  >{{ purposeNames[formula.document.use] }},
                   {{ dayText(workshop.dayOf(formula.changedAt), { today }) }}</small
                 >
               </div>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { lastWeighed } from '#core/rack/dryingModel'
 import { dueOf, type Due } from '#core/rack/due'
-import { standingOf, type Stage } from '#core/rack/standing'
+import { standingOf, type RackStage } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
 import { daysBetween } from '#core/units/days'
 import type { OnPlank } from '~/components/rack/PlankRow.vue'
@@ -19,7 +19,7 @@ const all = computed<OnPlank[]>(() =>
 )
 const byReady = (a: OnPlank, b: OnPlank) =>
   (a.standing.readyOn ?? '').localeCompare(b.standing.readyOn ?? '')
-const on = (stage: Stage) =>
+const on = (stage: RackStage) =>
   all.value.filter(({ standing }) => standing.stage === stage).sort(byReady)
 const planks = computed(() => [
   {

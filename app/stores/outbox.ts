@@ -9,7 +9,7 @@ import { defineStore } from 'pinia'
  */
 
 /** Something told of a batch. */
-export interface Told {
+export interface PendingEvent {
   batchId: string
   event: BatchEvent
   /** What it is, in words. */
@@ -27,8 +27,8 @@ const retryAfter = 3000
 const rememberFor = 14 * 86_400_000
 const mostSent = 300
 
-function asTold(value: unknown): Told | null {
-  const { batchId, event, says, at } = value as Partial<Told>
+function asPending(value: unknown): PendingEvent | null {
+  const { batchId, event, says, at } = value as Partial<PendingEvent>
   return typeof batchId === 'string' &&
     typeof event === 'object' &&
     typeof event.id === 'string' &&
@@ -37,24 +37,24 @@ function asTold(value: unknown): Told | null {
     ? { batchId, event, says, at }
     : null
 }
-const all = (begin: string): Told[] =>
+const all = (begin: string): PendingEvent[] =>
   keysHere(begin)
-    .flatMap((key) => keptHere(key, asTold) ?? [])
+    .flatMap((key) => keptHere(key, asPending) ?? [])
     .sort((a, b) => a.at - b.at)
 
 export const useOutbox = defineStore('outbox', () => {
-  const waiting = shallowRef<Told[]>(all(waitingKey))
+  const waiting = shallowRef<PendingEvent[]>(all(waitingKey))
   /** Whether what waits would survive a reload. */
   const safe = ref(true)
   const toasts = useToasts()
   let sending: Promise<unknown> = Promise.resolve()
   let retry: ReturnType<typeof setTimeout> | undefined
 
-  function done({ event }: Told) {
+  function done({ event }: PendingEvent) {
     forgetHere(waitingKey + event.id)
     waiting.value = waiting.value.filter((one) => one.event.id !== event.id)
   }
-  function remember(told: Told) {
+  function remember(told: PendingEvent) {
     keepHere(sentKey + told.event.id, told)
     const sent = all(sentKey)
     for (const old of sent.filter(
@@ -63,7 +63,7 @@ export const useOutbox = defineStore('outbox', () => {
       forgetHere(sentKey + old.event.id)
   }
 
-  async function attempt(told: Told): Promise<Delivery> {
+  async function attempt(told: PendingEvent): Promise<Delivery> {
     try {
       const batch = await api.post<Batch>(`/api/batches/${told.batchId}/events`, told.event)
       done(told)
@@ -95,7 +95,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   /** Puts something on this device and sends it. Resolves at the first answer, or when there is none. */
-  async function deliver(told: Told): Promise<Delivery> {
+  async function deliver(told: PendingEvent): Promise<Delivery> {
     const others = waiting.value.filter(({ event }) => event.id !== told.event.id)
     safe.value = keepHere(waitingKey + told.event.id, told)
     waiting.value = [...others, told]
@@ -116,7 +116,7 @@ export const useOutbox = defineStore('outbox', () => {
   }
 
   /** What was taken and is not there any more, since the workshop was put back to an older state. */
-  async function lost(): Promise<Told[]> {
+  async function lost(): Promise<PendingEvent[]> {
     const sent = all(sentKey)
     const there = new Set<string>()
     const known = new Set<string>()

@@ -1,9 +1,9 @@
-import type { Difference } from '#contracts/backup'
+import type { RecordDifference } from '#contracts/backup'
 import { capital } from '#core/units/language'
 
 const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
 
-const kinds: Record<Difference['kind'], [one: string, more: string]> = {
+const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   batch: ['batch', 'batches'],
   entries: ['entry', 'entries'],
   run: ['entry at the bench', 'entries at the bench'],
@@ -33,7 +33,14 @@ const events: Record<string, [one: string, more: string]> = {
 }
 
 /** One line of what a restore would change. */
-export function differenceText({ kind, name, number, event, count, changed }: Difference): string {
+export function differenceText({
+  kind,
+  name,
+  number,
+  event,
+  count,
+  changed,
+}: RecordDifference): string {
   const batch = number === null ? name : `${name} ${number}`
   switch (kind) {
     case 'batch':

@@ -1,6 +1,6 @@
 import type { RunEvent } from '#contracts/run'
 import type { Step } from '#core/bench/plan/step'
-import type { Advice, Meeting } from '#core/heat/meeting'
+import type { MeetingAdvice, Meeting } from '#core/heat/meeting'
 import type { Formatter } from '#core/units/formatter'
 import { roundTo } from '#core/statistics/roundTo'
 
@@ -30,7 +30,7 @@ export function meetingText(
 }
 
 /** What to do about vessels that do not meet, or not for long. */
-export function adviceText(advice: Advice, say: Formatter): string {
+export function adviceText(advice: MeetingAdvice, say: Formatter): string {
   const name = advice.vessel === 'lye' ? 'lye jug' : 'oils'
   if (advice.does === 'warm')
     return `The ${name} will be too cold by then: warm to ${say.temperature(advice.toC)}.`

@@ -1,8 +1,8 @@
-import type { Peg, Reading } from '#core/words/reading'
+import type { Peg, LineReading } from '#core/words/reading'
 import type { Library } from '#core/materials/library'
 
 /** The colour of a peg: that of what it was taken for; figures and amounts are slate, what is left over amber. */
-export function pegColour(peg: Peg, reading: Reading, library: Library): string {
+export function pegColour(peg: Peg, reading: LineReading, library: Library): string {
   switch (peg.role) {
     case 'left':
     case 'number':

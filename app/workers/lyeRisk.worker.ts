@@ -1,14 +1,14 @@
 import { expose } from 'comlink'
 import { drawSuperfats, joinDraws } from '#core/risk/draws'
 import { lyeRisk, type LyeRisk } from '#core/risk/lyeRisk'
-import type { Spread } from '#core/risk/spread'
+import type { Uncertainty } from '#core/risk/uncertainty'
 
 /** Draws are made in lots; between two of them the worker listens whether it is still wanted. */
 const lot = 20_000
 let newest = 0
 
 export interface RiskJob {
-  spread: Spread
+  spread: Uncertainty
   planned: number
   risk: number
   draws: number

@@ -1,11 +1,11 @@
 import type { Pattern } from '#contracts/words'
 
-export type Stage = 'emulsion' | 'light' | 'medium' | 'thick'
+export type PourStage = 'emulsion' | 'light' | 'medium' | 'thick'
 
 /** A pour, the batter it asks for, and how long that batter must stay so. */
 export interface Pour {
   says: string
-  stage: Stage
+  stage: PourStage
   wants: string
   /** Minutes from emulsion until the last of it is in the mould, by makers' usual pace. */
   minutes: number

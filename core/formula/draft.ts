@@ -16,7 +16,11 @@ export interface StillOpen {
  * What is still open in a draft, in quiet words. While there is anything, nobody can judge it: no stop, no verdict, no odds and no
  * traits are shown.
  */
-export function stillOpen(document: FormulaDocument, library: Library, say: Formatter): StillOpen[] {
+export function stillOpen(
+  document: FormulaDocument,
+  library: Library,
+  say: Formatter,
+): StillOpen[] {
   const { fats, size } = document
   if (!fats.length) return [{ id: 'empty', says: 'Remarks appear here as the formula grows.' }]
   const open: StillOpen[] = []

@@ -7,7 +7,7 @@ import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { giveRemaining, holdWater } from './edit'
 import { explain } from './explain'
-import { faceOf, scentColour } from './thumbnail'
+import { thumbnailOf, scentColour } from './thumbnail'
 import { makingOrder } from './makingOrder'
 import { roundedToScale } from './onScale'
 import { readLine } from '../words/reading'
@@ -116,8 +116,8 @@ describe('what a formula shows', () => {
   })
 
   it('has a face of its own, the same every time', () => {
-    expect(faceOf(document, library)).toEqual(faceOf(document, library))
-    expect(faceOf(document, library).base).toMatch(/^#[0-9a-f]{6}$/)
+    expect(thumbnailOf(document, library)).toEqual(thumbnailOf(document, library))
+    expect(thumbnailOf(document, library).base).toMatch(/^#[0-9a-f]{6}$/)
     expect(scentColour('rain')).not.toBe(scentColour('fir'))
   })
 })

@@ -103,7 +103,7 @@ export function scaleFormula(document: FormulaDocument, factor: number): Formula
  * @param index the fat's line
  * @param grams what is left of it, above 0
  */
-export function useUp(
+export function fillUp(
   document: FormulaDocument,
   index: number,
   grams: number,

@@ -95,7 +95,11 @@ function explainLye(
   }
 }
 
-function explainWater(document: FormulaDocument, result: FormulaResult, say: Formatter): Explanation {
+function explainWater(
+  document: FormulaDocument,
+  result: FormulaResult,
+  say: Formatter,
+): Explanation {
   const { water, lye } = result
   const pure = lye.pureNaoh + lye.pureKoh
   const value = document.water.value ?? 0

@@ -4,7 +4,7 @@ import { fatWeights } from './compute'
 import { sum } from '../statistics/sum'
 
 /** The bar's picture: the colour of the soap, the colour of its wave, and where the wave runs (0–1, from its name). */
-export interface Face {
+export interface Thumbnail {
   base: string
   wave: string
   lift: number
@@ -74,8 +74,8 @@ export function partColour(document: FormulaDocument, part: PartLine, library: L
     : mixHex(base, '#6b5630', (depth - 0.4) * 0.75)
 }
 
-/** The face by which a formula and its batches are recognised, from its own oils, colours, scents and pots. */
-export function faceOf(document: FormulaDocument, library: Library): Face {
+/** The picture by which a formula and its batches are recognised, from its own oils, colours, scents and pots. */
+export function thumbnailOf(document: FormulaDocument, library: Library): Thumbnail {
   const lift = (hash(document.name) % 100) / 100
   const [first, ...others] = document.parts
   const last = others.at(-1)

@@ -115,7 +115,7 @@ export function meetingRange(
   }
 }
 
-export interface Advice {
+export interface MeetingAdvice {
   vessel: 'lye' | 'oils'
   does: 'warm' | 'ice'
   /** °C to warm it to. */
@@ -151,7 +151,7 @@ export function adviceFor(
   window: Window,
   now: number,
   meeting: Meeting,
-): Advice | null {
+): MeetingAdvice | null {
   if (!lye || !oils) return null
   const both = [
     { vessel: 'lye' as const, curve: lye, own: window.lye, stay: stay(lye, window.lye, now) },
@@ -159,8 +159,8 @@ export function adviceFor(
   ]
   const ice = (
     { vessel, curve, own }: (typeof both)[number],
-    because: Advice['because'],
-  ): Advice => ({
+    because: MeetingAdvice['because'],
+  ): MeetingAdvice => ({
     vessel,
     does: 'ice',
     toC: middle(own),
@@ -171,7 +171,7 @@ export function adviceFor(
     const later = both.reduce((a, b) => ((a.stay?.begins ?? 0) >= (b.stay?.begins ?? 0) ? a : b))
     return meeting.at - now > longWait ? ice(later, 'long-wait') : null
   }
-  const warm = (one: (typeof both)[number], other: (typeof both)[number]): Advice => {
+  const warm = (one: (typeof both)[number], other: (typeof both)[number]): MeetingAdvice => {
     const then = Math.max(now, other.stay?.begins ?? now)
     const { roomC, perMinute } = one.curve
     const toC = roomC + (middle(one.own) - roomC) * Math.exp(perMinute * (then - now))

@@ -3,7 +3,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { WorkshopMould } from '#contracts/mould'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
-import { scaleFormula, useUp } from '../formula/edit'
+import { scaleFormula, fillUp } from '../formula/edit'
 import { faultsInFormula } from '../formula/faults'
 import { batterMillilitres } from '../formula/volume'
 import { library } from '../materials/library'
@@ -136,7 +136,7 @@ describe('bars to expect', () => {
 
 describe('using up a drum', () => {
   it('sizes the batch so that this fat is gone: 812 g at 70 % is 1160 g of oils', () => {
-    const document = useUp(formula({ by: 'bars', count: 10, grams: 100 }), 0, 812, library)
+    const document = fillUp(formula({ by: 'bars', count: 10, grams: 100 }), 0, 812, library)
     expect(document.size).toEqual({ by: 'oils', grams: 1160 })
     expect(computeFormula(document, library).fats[0]!.grams).toBeCloseTo(812, 9)
   })
@@ -149,8 +149,8 @@ describe('using up a drum', () => {
         { id: 'coconut', grams: 300, moment: 'pot', inLye: true },
       ],
     }
-    expect(useUp(lines, 1, 450, library).fats.map(({ grams }) => grams)).toEqual([900, 450])
-    expect(useUp(lines, 7, 450, library)).toBe(lines)
-    expect(useUp(lines, 0, 0, library)).toBe(lines)
+    expect(fillUp(lines, 1, 450, library).fats.map(({ grams }) => grams)).toEqual([900, 450])
+    expect(fillUp(lines, 7, 450, library)).toBe(lines)
+    expect(fillUp(lines, 0, 0, library)).toBe(lines)
   })
 })

@@ -10,7 +10,7 @@ import { dueFor } from './due'
 import { feelLines, feelTestsFor, traitsFelt } from './feel'
 import { peekAdvice, touchAdvice } from './inMould'
 import { outlookOf, plansFor, spaceAhead } from './outlook'
-import { byPlace, moved, spreadOf } from './places'
+import { byPlace, moved, barsByPlace } from './places'
 import { dampWeek, humidityOf } from './room'
 import { weighInsFromRows, weighInsOfRows } from './weighInRows'
 import { weighInsOf } from './facts'
@@ -78,7 +78,7 @@ describe('places', () => {
     told({ kind: 'out', day: '2026-03-10', bars: 3, how: 'used' }),
   ])
   it('bars that went are taken from the last place, the rest stands where it was put', () => {
-    expect(spreadOf(batch, today)).toEqual([
+    expect(barsByPlace(batch, today)).toEqual([
       { place: a, bars: 6 },
       { place: b, bars: 2 },
     ])
@@ -237,8 +237,8 @@ describe('after the cut', () => {
     const days = [3, 8, 15, 22].map((day, nth) => weigh(addDays('2026-03-01', day), 120 - 3 * nth))
     const facts = (list: typeof days) =>
       batchOf([poured('2026-03-01'), cut('2026-03-02'), ...list]).facts
-    expect(facts(days.slice(0, 3)).foretold).toBeNull()
-    expect(facts(days).foretold).toMatchObject({ on: '2026-03-16' })
+    expect(facts(days.slice(0, 3)).forecast).toBeNull()
+    expect(facts(days).forecast).toMatchObject({ on: '2026-03-16' })
   })
   it('own days of cure replace the usual ones, own kinds come after them', () => {
     const rules = cureRulesOf([

@@ -89,15 +89,19 @@ export function dryingOf(
   return fitDrying(prior, weighIns ?? weighInsOf(batch.events, poured.day))
 }
 
-/** Days at the scale after which a prediction is kept, to be held against what came. */
-const foretoldAfter = 3
+/** Days at the scale after which a prediction is kept, to be held against what was true. */
+const forecastAfter = 3
 
-/** What the first weigh-ins foretold; null until there are more of them. */
-function foretoldOf(batch: DryingBatch, pouredOn: Day, humidity: number): BatchFacts['foretold'] {
+/** The forecast of the first weigh-ins; null until there are more of them. */
+function firstForecastOf(
+  batch: DryingBatch,
+  pouredOn: Day,
+  humidity: number,
+): BatchFacts['forecast'] {
   const all = weighInsOf(batch.events, pouredOn)
   const days = [...new Set(all.map(({ day }) => day))]
-  const last = days[foretoldAfter - 1]
-  if (last === undefined || days.length <= foretoldAfter) return null
+  const last = days[forecastAfter - 1]
+  if (last === undefined || days.length <= forecastAfter) return null
   const then = dryingOf(
     batch,
     humidity,
@@ -131,9 +135,9 @@ function checksOf(
 }
 
 /** What of the facts has to be fitted to weigh-ins, which takes a while. */
-type Fitted = Pick<BatchFacts, 'drying' | 'foretold'>
+type Fitted = Pick<BatchFacts, 'drying' | 'forecast'>
 
-/** How the bars dry and what was foretold of it. */
+/** How the bars dry and the forecast of it. */
 function fittedOf(batch: DryingBatch, pouredOn: Day, humidity: number): Fitted {
   const drying = dryingOf(batch, humidity)!
   const forecast = dryingForecast(drying, randomSource(1))
@@ -149,7 +153,7 @@ function fittedOf(batch: DryingBatch, pouredOn: Day, humidity: number): Fitted {
       perDay: drying.perDay,
       bars: drying.bars,
     },
-    foretold: foretoldOf(batch, pouredOn, humidity),
+    forecast: firstForecastOf(batch, pouredOn, humidity),
   }
 }
 
@@ -193,7 +197,7 @@ export function factsAtOnce(
     weighedOn: last('weighed')?.day ?? null,
     weighed: [...weighed].map(([bar, grams]) => ({ bar, grams })).sort((a, b) => a.bar - b.bar),
     drying: poured && fitted ? fitted.drying : null,
-    foretold: poured && fitted ? fitted.foretold : null,
+    forecast: poured && fitted ? fitted.forecast : null,
     spread: last('placed')?.spread ?? [],
     troubles: worstTroubles(events),
   }

@@ -2,7 +2,7 @@ import type { PeekFind, Touch } from '#contracts/rackWords'
 
 /* What to do about a loaf in its mould, by what is seen and felt. Rules of the craft. */
 
-export interface Advice {
+export interface LookAdvice {
   /** What it is. */
   says: string
   /** What to do. */
@@ -12,7 +12,7 @@ export interface Advice {
 }
 
 /** What is seen under the cover after the pour, and what to do about it. */
-export function peekAdvice(find: PeekFind, milk: boolean): Advice {
+export function peekAdvice(find: PeekFind, milk: boolean): LookAdvice {
   switch (find) {
     case 'fine':
       return { says: 'As it should be: even, not rising.', so: 'Cover it again.', bad: false }
@@ -44,7 +44,7 @@ const waits: Record<Touch, number | null> = { soft: 12, sticky: 24, firm: null, 
 /** Hours in the freezer after which a soft loaf lets go of its mould. */
 const freezeHours = 2
 
-export interface TouchAdvice extends Advice {
+export interface TouchAdvice extends LookAdvice {
   /** Hours to wait, and with the freezer; null when it can be cut now. */
   again: { waiting: number; frozen: number } | null
 }

@@ -8,13 +8,13 @@ export interface Placed {
   batch: BatchSummary
   bars: number
 }
-export type Spread = BatchSummary['facts']['spread']
+export type BarsByPlace = BatchSummary['facts']['spread']
 
 /**
  * Where the bars of a batch stand now: as last put, less those that went since; they are taken from the last place first.
  * What was never put anywhere, or more than was put, stands nowhere in particular (place null).
  */
-export function spreadOf(
+export function barsByPlace(
   batch: BatchSummary,
   today: Day,
 ): { place: string | null; bars: number }[] {
@@ -37,7 +37,7 @@ export function byPlace(
 ): Map<string | null, Placed[]> {
   const all = new Map<string | null, Placed[]>()
   for (const batch of batches)
-    for (const { place, bars } of spreadOf(batch, today)) {
+    for (const { place, bars } of barsByPlace(batch, today)) {
       const key = place !== null && places.has(place) ? place : null
       all.set(key, [...(all.get(key) ?? []), { batch, bars }])
     }
@@ -51,8 +51,8 @@ export function moved(
   from: string | null,
   to: string,
   bars: number,
-): Spread {
-  const now = new Map(spreadOf(batch, today).map((one) => [one.place, one.bars]))
+): BarsByPlace {
+  const now = new Map(barsByPlace(batch, today).map((one) => [one.place, one.bars]))
   const count = Math.min(bars, now.get(from) ?? 0)
   now.set(from, (now.get(from) ?? 0) - count)
   now.set(to, (now.get(to) ?? 0) + count)

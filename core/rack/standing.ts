@@ -2,14 +2,14 @@ import type { BatchEvent, BatchSummary } from '#contracts/batch'
 import { addDays, daysBetween, type Day } from '../units/days'
 
 /** Where a batch stands, from the lowest plank up. */
-export type Stage = 'planned' | 'first-days' | 'drying' | 'last-weeks' | 'ready' | 'left'
+export type RackStage = 'planned' | 'first-days' | 'drying' | 'last-weeks' | 'ready' | 'left'
 
 /** Whether bars stand on the racks and are not ready yet. */
 export const isDrying = ({ stage }: Pick<Standing, 'stage'>): boolean =>
   stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
 
 export interface Standing {
-  stage: Stage
+  stage: RackStage
   pouredOn: Day | null
   cutOn: Day | null
   leftOn: Day | null
@@ -26,7 +26,7 @@ export interface Standing {
   by: 'calendar' | 'weight'
 }
 
-export type Told = Pick<BatchSummary, 'facts' | 'cure'>
+export type KnownBatch = Pick<BatchSummary, 'facts' | 'cure'>
 
 /** Fresh soap is still caustic: it stays on the lowest plank this many days, and until it is cut. */
 const firstDays = 3
@@ -45,7 +45,7 @@ export function standingEvents<Event extends BatchEvent>(
 }
 
 /** What is known of a batch on a given day. */
-export function standingOf({ facts, cure }: Told, today: Day): Standing {
+export function standingOf({ facts, cure }: KnownBatch, today: Day): Standing {
   const { pouredOn, cutOn, leftOn, spoiled, drying } = facts
   const curedOn = pouredOn && addDays(pouredOn, cure.days)
   const dryOn = drying?.dryOn ?? null
@@ -56,7 +56,7 @@ export function standingOf({ facts, cure }: Told, today: Day): Standing {
   const gone = leftOn !== null || (cutOn !== null && bars === 0)
   const toGo = readyOn === null ? 0 : daysBetween(today, readyOn)
   const whole = pouredOn && readyOn ? daysBetween(pouredOn, readyOn) : 0
-  const stageNow = (): Stage => {
+  const stageNow = (): RackStage => {
     if (gone) return 'left'
     if (!pouredOn || !readyOn) return 'planned'
     if (!cutOn || day < firstDays) return 'first-days'

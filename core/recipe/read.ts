@@ -3,7 +3,7 @@ import {
   gramsOfReading,
   readLine,
   type Option,
-  type Reading,
+  type LineReading,
   type ReadingContext,
 } from '../words/reading'
 import { tokensOf } from '../materials/tokens'
@@ -12,7 +12,7 @@ import { piecesOf } from './pieces'
 import { sumOf } from '../statistics/sum'
 
 /** One piece of a recipe and what it was taken for. */
-export interface RecipeLine extends Reading {
+export interface RecipeLine extends LineReading {
   /** g as weighed; of lye, of the alkali and not of its solution. Null where the recipe gives no weight. */
   grams: number | null
   /** Share of the oils where the recipe gives per cent. */
@@ -24,7 +24,7 @@ export interface RecipeLine extends Reading {
 const substances = new Set(['fat', 'liquid', 'additive', 'scent'])
 
 /** Gives a reading its grams and share. */
-export function weighed(reading: Reading, context: ReadingContext): RecipeLine {
+export function weighed(reading: LineReading, context: ReadingContext): RecipeLine {
   const found = gramsOfReading(reading, context.library)
   const pure = reading.solution ?? reading.purity
   // Potash is counted as flakes of the usual purity, soda as pure.
@@ -38,10 +38,11 @@ export function weighed(reading: Reading, context: ReadingContext): RecipeLine {
 }
 
 /** Words that stand for an amount somewhere: without one a line may only be a heading, a step or a thought. */
-const amounted = (reading: Reading) => reading.amount !== null && reading.amount.kind !== 'other'
+const amounted = (reading: LineReading) =>
+  reading.amount !== null && reading.amount.kind !== 'other'
 
 /** A line that tells how, not what: kept, and left out of the sum. */
-function asNote(reading: Reading, first: boolean): Reading {
+function asNote(reading: LineReading, first: boolean): LineReading {
   return {
     ...reading,
     kind: 'title',
@@ -56,7 +57,7 @@ function asNote(reading: Reading, first: boolean): Reading {
   }
 }
 
-function readPiece(text: string, first: boolean, context: ReadingContext): Reading {
+function readPiece(text: string, first: boolean, context: ReadingContext): LineReading {
   const reading = readLine(text, context)
   if (amounted(reading)) return reading
   const words = tokensOf(text).filter(({ kind }) => kind === 'word').length
@@ -68,17 +69,17 @@ function readPiece(text: string, first: boolean, context: ReadingContext): Readi
   return reading
 }
 
-const isNumber = (reading: Reading) => reading.amount?.kind === 'number'
-const optionFor = (reading: Reading, fits: (amount: Amount) => boolean): Option | undefined =>
+const isNumber = (reading: LineReading) => reading.amount?.kind === 'number'
+const optionFor = (reading: LineReading, fits: (amount: Amount) => boolean): Option | undefined =>
   reading.options.find(({ reading: { amount } }) => amount && fits(amount))
 
 /**
  * Numbers without a unit in the unit of the lines around them: shares where the fats sum to 100 so, else the one unit that the
  * whole recipe weighs in. Where neither is plain they stay a question.
  */
-function inRecipesUnit(readings: Reading[]): Reading[] {
+function inRecipesUnit(readings: LineReading[]): LineReading[] {
   const fats = readings.filter(({ kind }) => kind === 'fat')
-  const shareOf = ({ amount }: Reading) =>
+  const shareOf = ({ amount }: LineReading) =>
     amount?.kind === 'share' ? amount.share * 100 : amount?.kind === 'number' ? amount.value : null
   const shares = fats.map(shareOf)
   const whole =
@@ -113,7 +114,7 @@ function inRecipesUnit(readings: Reading[]): Reading[] {
 }
 
 /** A share of a liquid says nothing of its weight: of the water, of the oils, of the lye? */
-function liquidByWeight(reading: Reading): Reading {
+function liquidByWeight(reading: LineReading): LineReading {
   if (reading.kind !== 'liquid' || reading.doubtful || reading.amount?.kind !== 'share')
     return reading
   return {

@@ -1,5 +1,5 @@
 import { naohPerKoh } from '../chemistry/elements'
-import { weighingSigma, type Spread } from './spread'
+import { weighingSigma, type Uncertainty } from './uncertainty'
 import { sumOf } from '../statistics/sum'
 
 /** Mean and sigma of the real superfat, and what share of the variance each source has. */
@@ -17,7 +17,7 @@ const weighingVariance = (grams: number, scale: number) =>
   scale ** 2 / 12 + (grams * weighingSigma) ** 2
 
 /** Purity is taken as a plain normal: that it cannot pass 1 is left to the draws. */
-function alkaliMoments({ alkalis, scale }: Spread) {
+function alkaliMoments({ alkalis, scale }: Uncertainty) {
   const parts = alkalis.map(({ name, grams, purity, sigma, asNaoh }) => ({
     name,
     mean: grams * purity * asNaoh,
@@ -31,7 +31,7 @@ function alkaliMoments({ alkalis, scale }: Spread) {
  * First-order propagation of every error to the superfat `1 − (N − A)/D`, N the alkali and D what the fats take, both as
  * NaOH; the mean to second order: `1 − (N − A)/D · (1 + var D/D²)`. The Monte Carlo figures are held against it.
  */
-export function closedForm(spread: Spread): ClosedForm {
+export function closedForm(spread: Uncertainty): ClosedForm {
   const alkali = alkaliMoments(spread)
   const fats = spread.fats.map(({ name, grams, sap, sigma }) => ({
     name,

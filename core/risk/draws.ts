@@ -1,6 +1,6 @@
 import { naohPerKoh } from '../chemistry/elements'
 import { randomSource } from '../statistics/randomSource'
-import { weighingSigma, type Spread } from './spread'
+import { weighingSigma, type Uncertainty } from './uncertainty'
 import { sumOf } from '../statistics/sum'
 
 /** Real superfats of so many batches, and the smallest superfat with which each would not have been lye-heavy. */
@@ -28,7 +28,7 @@ export function joinDraws(lots: Draws[]): Draws {
  * @param count how many batches, 1 or more
  * @param seed a whole number
  */
-export function drawSuperfats(spread: Spread, count: number, seed: number): Draws {
+export function drawSuperfats(spread: Uncertainty, count: number, seed: number): Draws {
   const { uniform, normal } = randomSource(seed)
   const { fats, alkalis, acids, scale } = spread
   const fatCount = fats.length

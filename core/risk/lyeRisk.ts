@@ -1,7 +1,7 @@
 import { closedForm } from './closedForm'
 import type { Draws } from './draws'
 import { quantile } from '../statistics/quantile'
-import type { Spread } from './spread'
+import type { Uncertainty } from './uncertainty'
 
 /** How a batch may really come out. Superfats as fractions. */
 export interface LyeRisk {
@@ -26,7 +26,7 @@ const bins = 48
  * @param planned total superfat of the formula by its stated purity: `smallest` is told on the same footing
  * @param risk chance of a lye-heavy batch that the maker accepts, above 0
  */
-export function lyeRisk(draws: Draws, spread: Spread, planned: number, risk: number): LyeRisk {
+export function lyeRisk(draws: Draws, spread: Uncertainty, planned: number, risk: number): LyeRisk {
   const sorted = draws.superfats.slice().sort()
   const count = sorted.length
   if (!count || !spread.fats.length)

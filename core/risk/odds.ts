@@ -1,7 +1,7 @@
 import type { Frozen } from '#contracts/result'
 import { frozenLibrary } from '../formula/frozen'
 import { closedForm } from './closedForm'
-import { spreadOf } from './spread'
+import { uncertaintyOf } from './uncertainty'
 
 /** Weights may be trusted without a test while the chance of lye left over is no more than this: on skin, and for cleaning. */
 export const trustOdds = { skin: 0.01, cleaning: 0.05 } as const
@@ -23,7 +23,7 @@ function normalBelow(z: number): number {
  */
 export function lyeHeavyOdds(frozen: Frozen, superfat: number, scale = 1): number {
   const { document, result } = frozen
-  const spread = spreadOf(document, result, frozenLibrary(frozen), scale, 'fresh')
+  const spread = uncertaintyOf(document, result, frozenLibrary(frozen), scale, 'fresh')
   if (!spread.fats.length || !spread.alkalis.length) return 0
   const { mean, sigma } = closedForm(spread)
   // The real superfat lies above the planned one as far as the lye is less pure than stated; the same holds for what was weighed.

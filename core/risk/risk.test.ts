@@ -9,12 +9,12 @@ import { library } from '../materials/library'
 import { closedForm } from './closedForm'
 import { drawSuperfats, joinDraws } from './draws'
 import { lyeRisk } from './lyeRisk'
-import { spreadOf, type Spread } from './spread'
+import { uncertaintyOf, type Uncertainty } from './uncertainty'
 import { mean, sum, sumOf } from '../statistics/sum'
 import { runs } from '../../tests/support/runs'
 
 /** The check case of docs/science.md: four fats, purity 0.9875 assumed and real, a scale of 1 g. */
-const check = (superfat: number): Spread => ({
+const check = (superfat: number): Uncertainty => ({
   fats: [
     { name: 'olive', grams: 450, sap: 190, sigma: 3 },
     { name: 'coconut', grams: 250, sap: 257, sigma: 4.25 },
@@ -92,7 +92,7 @@ describe('draws', () => {
 
   it('keep purity at 1 or below', () => {
     const spread = check(0)
-    const sure: Spread = {
+    const sure: Uncertainty = {
       ...spread,
       scale: 1e-9,
       fats: spread.fats.map((fat) => ({ ...fat, sigma: 0 })),
@@ -109,7 +109,7 @@ describe('draws', () => {
       fc.property(anyFormula, (document) => {
         fc.pre(faultsInFormula(document, library).length === 0)
         const result = computeFormula(document, library)
-        const spread = spreadOf(document, result, library, 0.1, 'fresh')
+        const spread = uncertaintyOf(document, result, library, 0.1, 'fresh')
         const count = 20_000
         const { superfats } = drawSuperfats(spread, count, seed++)
         const form = closedForm(spread)
@@ -131,7 +131,7 @@ describe('what is known of a formula', () => {
   }
   const spread = (changes: Partial<FormulaDocument> = {}, age: 'fresh' | 'old' = 'fresh') => {
     const document = { ...formula, ...changes }
-    return spreadOf(document, computeFormula(document, library), library, 0.1, age)
+    return uncertaintyOf(document, computeFormula(document, library), library, 0.1, age)
   }
 
   it('are published ranges as four sigmas, and lye by its age', () => {

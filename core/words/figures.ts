@@ -7,13 +7,13 @@ import {
   leftOut,
   listed,
   optionOf,
-  plain,
+  plainReading,
   sayUnit,
   scentWords,
   withAmount,
   wordPegs,
   type Line,
-  type Reading,
+  type LineReading,
 } from './line'
 import { isFiller } from './materialNames'
 import { roundTo } from '../statistics/roundTo'
@@ -56,7 +56,7 @@ const lyeFillers = new Set(
   ),
 )
 
-export function superfat(line: Line): Reading | null {
+export function superfat(line: Line): LineReading | null {
   const { words } = line
   const text = words.join(' ')
   const says = words.some((word) => superfatWords.has(word)) || /\bsuper fat(ted)?\b/.test(text)
@@ -65,7 +65,7 @@ export function superfat(line: Line): Reading | null {
   const left = words.flatMap((word, place) =>
     superfatWords.has(word) || superfatFillers.has(word) ? [] : [place],
   )
-  const reading = plain(line, 'superfat', 'Superfat', [
+  const reading = plainReading(line, 'superfat', 'Superfat', [
     ...wordPegs(
       line,
       every(line).filter((place) => !left.includes(place)),
@@ -99,10 +99,10 @@ const strengthOf = (line: Line): number | null => {
 }
 
 const proportioned = (
-  reading: Reading,
+  reading: LineReading,
   held: 'ratio' | 'strength' | 'shareOfOils',
   value: number,
-): Reading => ({
+): LineReading => ({
   ...reading,
   kind: held === 'shareOfOils' ? 'water' : 'ratio',
   name: held === 'strength' ? 'Lye strength' : held === 'ratio' ? 'Water to lye' : 'Water',
@@ -118,7 +118,7 @@ const lyeNames = {
 /** Strengths that ready-mixed lye is sold and kept at. */
 const usualStrengths = [0.5, 0.33, 0.3]
 
-export function lye(line: Line): Reading | null {
+export function lye(line: Line): LineReading | null {
   const { words } = line
   const kind = lyeKindOf(words)
   if (!kind) return null
@@ -147,7 +147,7 @@ export function lye(line: Line): Reading | null {
     ),
     ...wordPegs(line, left, 'left', 'not lye'),
   ]
-  const reading = plain(line, kind, lyeNames[kind], pegs)
+  const reading = plainReading(line, kind, lyeNames[kind], pegs)
 
   // "190 g water for the lye" is water.
   if (
@@ -158,7 +158,7 @@ export function lye(line: Line): Reading | null {
     !strengthOf(line)
   )
     return withAmount(line, {
-      ...plain(line, 'water', 'Water', wordPegs(line, every(line), 'water', 'liquid')),
+      ...plainReading(line, 'water', 'Water', wordPegs(line, every(line), 'water', 'liquid')),
     })
   if (left.length) {
     const scented = left.some((place) => scentWords.has(words[place]!))
@@ -197,12 +197,12 @@ export function lye(line: Line): Reading | null {
     words.some((word) => solutionWords.has(word)) ||
     /\blye water\b/.test(text) ||
     (strength !== null && strength <= 0.55)
-  const weight: Reading = {
+  const weight: LineReading = {
     ...reading,
     amount: grams?.amount.amount ?? bare?.amount ?? reading.amount,
   }
   /** The line with its weight settled: by what it says, or asked about where a number has no unit. */
-  const weighedAs = (lye: Reading): Reading =>
+  const weighedAs = (lye: LineReading): LineReading =>
     bare && !grams
       ? withAmount({ ...line, main: { amount: bare, conflict: false } }, lye)
       : withAmount(line, lye)
@@ -214,7 +214,7 @@ export function lye(line: Line): Reading | null {
         (place) => solutionWords.has(words[place]!) || waterWords.has(words[place]!),
       )
       const said = every(line).filter((place) => !marked.includes(place))
-      const loose = plain(line, kind, lyeNames[kind], [
+      const loose = plainReading(line, kind, lyeNames[kind], [
         ...wordPegs(line, said, kind, 'lye'),
         ...wordPegs(line, marked, 'left', 'how strong?'),
       ])
@@ -253,14 +253,14 @@ export function lye(line: Line): Reading | null {
 const sodaWords = new Set(['soda', 'soude', 'sosa', 'alkali'])
 
 /** "soda" or "potash" alone: three white powders go by that name, and only one is lye. */
-export function bareSoda(line: Line): Reading | null {
+export function bareSoda(line: Line): LineReading | null {
   const { words } = line
   const soda = words.some((word) => sodaWords.has(word))
   const potash = words.includes('potash')
   if (!soda && !potash) return null
   if (words.some((word) => scentWords.has(word))) return null
   const kind = potash ? 'koh' : 'naoh'
-  const reading = plain(
+  const reading = plainReading(
     line,
     'lye',
     capital(words.join(' ')),
@@ -280,7 +280,7 @@ export function bareSoda(line: Line): Reading | null {
       optionOf(
         withAmount(
           line,
-          plain(line, kind, lyeNames[kind], wordPegs(line, every(line), kind, 'lye')),
+          plainReading(line, kind, lyeNames[kind], wordPegs(line, every(line), kind, 'lye')),
         ),
         'lye',
       ),
@@ -290,12 +290,12 @@ export function bareSoda(line: Line): Reading | null {
 }
 
 /** "ratio 2:1", "33 % concentration": how strong the lye is, without a word for lye. */
-export function figure(line: Line): Reading | null {
+export function figure(line: Line): LineReading | null {
   const { words } = line
   const ratio = line.found.find(({ amount }) => amount.kind === 'ratio')?.amount
   const strength = strengthOf(line)
   if (!words.length || !words.every((word) => figureWords.has(word) || isFiller(word))) return null
-  const reading = plain(
+  const reading = plainReading(
     line,
     'ratio',
     'Water to lye',
@@ -313,12 +313,17 @@ export function figure(line: Line): Reading | null {
   return null
 }
 
-export function water(line: Line): Reading | null {
+export function water(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => waterWords.has(word))) return null
   if (words.includes('discount') || words.includes('reduction'))
     return asked(
-      plain(line, 'unknown', 'Water discount', wordPegs(line, every(line), 'left', 'from what?')),
+      plainReading(
+        line,
+        'unknown',
+        'Water discount',
+        wordPegs(line, every(line), 'left', 'from what?'),
+      ),
       'A discount from what? Makers mean different full waters. Say the water itself: as 2.2 : 1, 33 % lye, or 30 % of the oils.',
       [leftOut(line)],
     )
@@ -328,7 +333,12 @@ export function water(line: Line): Reading | null {
       : [place],
   )
   if (left.length) return null
-  const reading = plain(line, 'water', 'Water', wordPegs(line, every(line), 'water', 'liquid'))
+  const reading = plainReading(
+    line,
+    'water',
+    'Water',
+    wordPegs(line, every(line), 'water', 'liquid'),
+  )
   const amount = line.main?.amount.amount
   if (amount?.kind === 'ratio') return proportioned(reading, 'ratio', amount.ratio)
   if (amount?.kind === 'pair') return proportioned(reading, 'strength', amount.second)
@@ -341,12 +351,12 @@ export function water(line: Line): Reading | null {
   return withAmount(line, reading)
 }
 
-export function ice(line: Line): Reading | null {
+export function ice(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => word === 'ice' || word === 'icecubes')) return null
   const fit = new Set(['ice', 'icecubes', 'cubes', 'cube', 'crushed', 'cubed', 'water'])
   if (!words.every((word) => fit.has(word) || isFiller(word))) return null
-  const reading = plain(line, 'ice', 'Ice', wordPegs(line, every(line), 'ice', 'ice'))
+  const reading = plainReading(line, 'ice', 'Ice', wordPegs(line, every(line), 'ice', 'ice'))
   const amount = line.main?.amount.amount
   if (!amount) return asked(reading, 'How much ice?')
   if (amount.kind === 'share' && (amount.share < 0 || amount.share > 1))

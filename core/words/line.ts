@@ -29,7 +29,7 @@ export interface Peg extends Range {
 }
 
 /** One line as Mantle reads it. */
-export interface Reading {
+export interface LineReading {
   text: string
   kind: ReadingKind
   /** Material, or scent; null for figures, and for what is not known yet. */
@@ -58,7 +58,7 @@ export interface Option {
   id: string | null
   name: string
   says: string
-  reading: Reading
+  reading: LineReading
 }
 
 export interface ReadingContext {
@@ -176,7 +176,12 @@ export function wordPegs(line: Line, places: number[], role: Peg['role'], says: 
 
 export const every = (line: Line) => line.names.map((_, place) => place)
 
-export function plain(line: Line, kind: ReadingKind, name: string, pegs: Peg[] = []): Reading {
+export function plainReading(
+  line: Line,
+  kind: ReadingKind,
+  name: string,
+  pegs: Peg[] = [],
+): LineReading {
   return {
     text: line.text,
     kind,
@@ -194,7 +199,7 @@ export function plain(line: Line, kind: ReadingKind, name: string, pegs: Peg[] =
   }
 }
 
-export const optionOf = (reading: Reading, says = ''): Option => ({
+export const optionOf = (reading: LineReading, says = ''): Option => ({
   kind: reading.kind,
   id: reading.id,
   name: reading.name,
@@ -202,7 +207,7 @@ export const optionOf = (reading: Reading, says = ''): Option => ({
   reading,
 })
 
-export const asked = (reading: Reading, says: string, options: Option[] = []): Reading => ({
+export const asked = (reading: LineReading, says: string, options: Option[] = []): LineReading => ({
   ...reading,
   doubtful: true,
   says,
@@ -213,7 +218,7 @@ export const asked = (reading: Reading, says: string, options: Option[] = []): R
 export const leftOut = (line: Line): Option =>
   optionOf(
     {
-      ...plain(line, 'title', line.text),
+      ...plainReading(line, 'title', line.text),
       amount: null,
       pegs: [],
       says: 'Left out, kept as a note.',
@@ -263,7 +268,7 @@ function unitsFor(kind: ReadingKind, value: number): Amount[] {
 }
 
 /** Asks about the amount where it cannot be taken as it is; else hands the reading on. */
-export function withAmount(line: Line, reading: Reading): Reading {
+export function withAmount(line: Line, reading: LineReading): LineReading {
   const { main } = line
   if (!main || reading.doubtful) return reading
   const { amount, doubt, either } = main.amount

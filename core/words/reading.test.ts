@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { library } from '../materials/library'
 import { lines } from './lines.cases'
-import { readLine, type Reading } from './reading'
+import { readLine, type LineReading } from './reading'
 import { meansLyeOrWater } from '../materials/lyeWords'
 import { runs } from '../../tests/support/runs'
 
@@ -10,7 +10,7 @@ const context = { library, scents: [{ id: 'fir-and-smoke', name: 'Fir & smoke' }
 const read = (text: string) => readLine(text, context)
 
 const tidy = (value: number) => Number(value.toFixed(3))
-function amountText({ amount }: Reading): string {
+function amountText({ amount }: LineReading): string {
   if (!amount) return ''
   switch (amount.kind) {
     case 'grams':
@@ -26,7 +26,7 @@ function amountText({ amount }: Reading): string {
   }
 }
 /** A certain reading in the words of the table. */
-const told = (reading: Reading): string =>
+const told = (reading: LineReading): string =>
   [
     reading.kind,
     ['fat', 'liquid', 'additive', 'scent'].includes(reading.kind) && reading.id ? reading.id : '',

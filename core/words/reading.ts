@@ -7,9 +7,9 @@ import {
   leftOut,
   lineOf,
   optionOf,
-  plain,
+  plainReading,
   wordPegs,
-  type Reading,
+  type LineReading,
   type ReadingContext,
 } from './line'
 import { notLyeIn } from '../materials/lyeWords'
@@ -20,7 +20,7 @@ export {
   isLyeKind,
   type Option,
   type Peg,
-  type Reading,
+  type LineReading,
   type ReadingContext,
   type ReadingKind,
 } from './line'
@@ -29,14 +29,14 @@ export {
  * Reads one line: what it names, how much of it, and what it leaves open. A word for lye or water always means the formula's own
  * figures, never a line of it.
  */
-export function readLine(text: string, context: ReadingContext): Reading {
+export function readLine(text: string, context: ReadingContext): LineReading {
   const line = lineOf(text, context)
   const figured = superfat(line)
   if (figured) return figured
   const refused = notLyeIn(line.words)
   if (refused) {
     const extra = refused.id ? context.library.additives.get(refused.id) : undefined
-    const reading = plain(
+    const reading = plainReading(
       line,
       'unknown',
       refused.name,
@@ -60,14 +60,14 @@ export function readLine(text: string, context: ReadingContext): Reading {
 }
 
 /** The line with one material taken for it by hand, whatever its words leave open; its amount may still be asked about. */
-export function readAs(text: string, material: Material, context: ReadingContext): Reading {
+export function readAs(text: string, material: Material, context: ReadingContext): LineReading {
   const line = lineOf(text, context)
   return settledAmount(line, asMaterial(line, material))
 }
 
 /** g of a line and whether they are worked out from a volume; null where it has none, or only a share or a rate. */
 export function gramsOfReading(
-  reading: Reading,
+  reading: LineReading,
   library: Library,
 ): { grams: number; estimated: boolean } | null {
   const { amount, kind, id } = reading

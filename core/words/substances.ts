@@ -7,13 +7,13 @@ import {
   leftOut,
   listed,
   optionOf,
-  plain,
+  plainReading,
   scentWords,
   withAmount,
   wordPegs,
   type Line,
   type Option,
-  type Reading,
+  type LineReading,
 } from './line'
 import { isFiller, readName } from './materialNames'
 import { tokensOf } from '../materials/tokens'
@@ -43,7 +43,7 @@ const materialSays: Record<Material['kind'], string> = {
 }
 
 /** The line with one material taken for it, whatever else it says. */
-export function asMaterial(line: Line, material: Material, left: number[] = []): Reading {
+export function asMaterial(line: Line, material: Material, left: number[] = []): LineReading {
   const role = material.kind === 'additive' && material.tints ? 'colour' : material.kind
   const pegs = [
     ...wordPegs(
@@ -54,7 +54,7 @@ export function asMaterial(line: Line, material: Material, left: number[] = []):
     ),
     ...wordPegs(line, left, 'left', material.kind === 'fat' ? 'not a fat' : 'what?'),
   ]
-  return { ...plain(line, material.kind, material.name, pegs), id: material.id }
+  return { ...plainReading(line, material.kind, material.name, pegs), id: material.id }
 }
 
 /** The name as it was typed: the line without its amounts. */
@@ -65,7 +65,7 @@ const typedName = (line: Line): string =>
     .replace(/\s+/g, ' ')
     .replace(/^[\s,;:=/-]+|[\s,;:=/-]+$/g, '')
 
-function asScent(line: Line, known?: { id: string; name: string }): Reading {
+function asScent(line: Line, known?: { id: string; name: string }): LineReading {
   const words = typedName(line)
     .replace(/\beo\b/gi, 'essential oil')
     .replace(/\bfo\b/gi, 'fragrance')
@@ -73,16 +73,21 @@ function asScent(line: Line, known?: { id: string; name: string }): Reading {
     .trim()
   const name = known?.name ?? capital(words || 'Scent')
   return {
-    ...plain(line, 'scent', name.slice(0, 120), wordPegs(line, every(line), 'scent', 'a scent')),
+    ...plainReading(
+      line,
+      'scent',
+      name.slice(0, 120),
+      wordPegs(line, every(line), 'scent', 'a scent'),
+    ),
     id: known?.id ?? idFrom(name),
   }
 }
 
-function asOwn(line: Line, own: 'colour' | 'fat'): Reading {
+function asOwn(line: Line, own: 'colour' | 'fat'): LineReading {
   const name = capital(typedName(line).replace(/^of /i, ''))
   const kind = own === 'fat' ? 'fat' : 'additive'
   return {
-    ...plain(
+    ...plainReading(
       line,
       kind,
       name.slice(0, 120),
@@ -134,7 +139,7 @@ const vinegars = [
 ] as const
 
 /** Vinegar by the strength its label states; a strength that nobody stated is asked about where it is not the kitchen's. */
-function vinegar(line: Line, reading: Reading): Reading {
+function vinegar(line: Line, reading: LineReading): LineReading {
   const { library } = line.context
   const options = vinegars.map(([id]) =>
     optionOf(asMaterial(line, library.liquids.get(id)!), 'by its label'),
@@ -166,13 +171,13 @@ function vinegar(line: Line, reading: Reading): Reading {
   return withAmount(line, { ...reading, says: 'Counted as 5 % acid, as kitchen vinegar is.' })
 }
 
-export function substance(line: Line): Reading {
+export function substance(line: Line): LineReading {
   const { words, context } = line
   const { library } = context
   if (!words.length) {
     const amount = line.main?.amount.amount
-    if (amount?.kind === 'grams') return plain(line, 'size', 'Size')
-    return asked(plain(line, 'unknown', line.text), 'No name found in it.', [leftOut(line)])
+    if (amount?.kind === 'grams') return plainReading(line, 'size', 'Size')
+    return asked(plainReading(line, 'unknown', line.text), 'No name found in it.', [leftOut(line)])
   }
   // What stands before "infused" was steeped in the oil and strained out again.
   const infused = words.indexOf('infused')
@@ -246,7 +251,7 @@ export function substance(line: Line): Reading {
   if (!material)
     return asked(
       {
-        ...plain(
+        ...plainReading(
           line,
           'unknown',
           capital(line.names.map(({ raw }) => raw).join(' ')),
@@ -286,7 +291,7 @@ export function substance(line: Line): Reading {
 }
 
 /** An answer to a name may leave the amount to be asked about. */
-export function settledAmount(line: Line, reading: Reading): Reading {
+export function settledAmount(line: Line, reading: LineReading): LineReading {
   if (reading.kind === 'title') return reading
   if (reading.id?.startsWith('vinegar')) return vinegar(line, reading)
   return withAmount(line, reading)

@@ -1,7 +1,7 @@
 import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
 import type { Library } from '../materials/library'
 import type { VolumeUnit } from '../units/measures'
-import { gramsOfReading, isLyeKind, type Reading } from './reading'
+import { gramsOfReading, isLyeKind, type LineReading } from './reading'
 import { checkFormula } from '../formula/check'
 import { byWeights, computeFormula, fatWeights, sumOfShares } from '../formula/compute'
 import type { Measure } from '../formula/measure'
@@ -18,7 +18,7 @@ import { roundTo } from '../statistics/roundTo'
 const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
 
 /** How much of an extra or scent, as it was said. */
-export function measureOf(line: Pick<Reading, 'amount'>, usualRate: number): Measure {
+export function measureOf(line: Pick<LineReading, 'amount'>, usualRate: number): Measure {
   const { amount } = line
   if (amount?.kind === 'grams') return { grams: roundTo(amount.grams) }
   if (amount?.kind === 'share') return { rate: roundTo(amount.share), of: amount.of ?? 'oils' }
@@ -85,7 +85,7 @@ export interface LyeCompared {
  */
 export function compareLye(
   document: FormulaDocument,
-  reading: Reading,
+  reading: LineReading,
   library: Library,
 ): LyeCompared | null {
   const found = gramsOfReading(reading, library)
@@ -112,7 +112,7 @@ export function compareLye(
 }
 
 /** Whether a reading is taken by one press: nothing of it is open, and it is no lye to compare first. */
-export const isTakeable = (reading: Reading): boolean =>
+export const isTakeable = (reading: LineReading): boolean =>
   !reading.doubtful &&
   !isLyeKind(reading.kind) &&
   reading.kind !== 'title' &&
@@ -121,7 +121,7 @@ export const isTakeable = (reading: Reading): boolean =>
 /** The formula with a typed line taken; unchanged when the line is doubtful or adds nothing. */
 export function takeReading(
   document: FormulaDocument,
-  reading: Reading,
+  reading: LineReading,
   library: Library,
   more: { sap?: number | null; maxOfBar?: number | null } = {},
 ): FormulaDocument {

@@ -33,7 +33,7 @@ export default route(
         stale,
       })
     logSensor(db)
-    // Drying goes by the room: what is foretold of every bar moves with it.
+    // Drying goes by the room: the forecast of every bar moves with it.
     if (roomHumidity(db) !== before) queueHere(db)
     return workshopNow(db, now)
   },

@@ -21,7 +21,7 @@ import { ZipFile } from 'yazl'
 import { z } from 'zod'
 import { flush, makeFolder } from '../db/files'
 import { photosOf } from '../db/photos'
-import { Trouble } from '../db/troubles'
+import { StorageTrouble } from '../db/troubles'
 
 /*
  * An archive is a zip with the database, the photos and a manifest: what is in it, how long each entry is and its SHA-256, and
@@ -164,7 +164,7 @@ export interface Backup {
  * @throws Trouble when there is no database, or it is damaged
  */
 export async function backup(database: string, archive: string, now: Date): Promise<Backup> {
-  if (!existsSync(database)) throw new Trouble(`There is no database at ${database}.`)
+  if (!existsSync(database)) throw new StorageTrouble(`There is no database at ${database}.`)
   const folder = dirname(archive)
   makeFolder(folder)
   sweep(folder)
@@ -227,7 +227,7 @@ function ownTablesLeftOut(copy: string, database: string) {
     db.pragma('secure_delete = ON')
     for (const table of ofThisMachine) if (tables.includes(table)) db.exec(`DELETE FROM ${table}`)
     if (!isSound(db))
-      throw new Trouble(
+      throw new StorageTrouble(
         `${database} is damaged: SQLite's check of it fails. No archive was made of it, so that a good one is not taken for newer. Restore the last good archive.`,
       )
     const photos = tables.includes('photos')

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3'
-import type { Difference } from '#contracts/backup'
+import type { RecordDifference } from '#contracts/backup'
 
 /*
  * What putting an older state in place would change: what is there now and not in it would be gone, what is in it and not there
@@ -57,17 +57,17 @@ const photoSql = (one: string, other: string) => `
   FROM ${one}.photos WHERE id NOT IN (SELECT id FROM ${other}.photos) HAVING count(*) > 0`
 
 const found =
-  (kind: Difference['kind']) =>
-  ({ face, changed, ...row }: Found): Difference => ({
+  (kind: RecordDifference['kind']) =>
+  ({ face, changed, ...row }: Found): RecordDifference => ({
     ...row,
     kind,
-    face: face ? (JSON.parse(face) as Difference['face']) : null,
+    thumbnail: face ? (JSON.parse(face) as RecordDifference['thumbnail']) : null,
     changed: changed === 1,
   })
 
 /** What one database has and the other has not, or has otherwise. Both in today's form. */
-function only(db: Database.Database, one: string, other: string): Difference[] {
-  const ask = (kind: Difference['kind'], sql: string) =>
+function only(db: Database.Database, one: string, other: string): RecordDifference[] {
+  const ask = (kind: RecordDifference['kind'], sql: string) =>
     db.prepare<[], Found>(sql).all().map(found(kind))
   return [
     ...ask('batch', batchSql(one, other)),
@@ -86,7 +86,7 @@ function only(db: Database.Database, one: string, other: string): Difference[] {
 export function differences(
   current: string,
   older: string,
-): { gone: Difference[]; back: Difference[] } {
+): { gone: RecordDifference[]; back: RecordDifference[] } {
   const db = new Database(current, { readonly: true })
   try {
     db.prepare('ATTACH ? AS older').run(older)

@@ -7,7 +7,7 @@ import { crc32 } from 'node:zlib'
 import Database from 'better-sqlite3'
 import { openPromise, type Entry, type ZipFile } from 'yauzl'
 import { makeFolder } from '../db/files'
-import { troubleOf, Trouble } from '../db/troubles'
+import { troubleOf, StorageTrouble } from '../db/troubles'
 import {
   countsOf,
   databaseEntry,
@@ -26,7 +26,7 @@ import { sumOf } from '#core/statistics/sum'
  */
 
 /** An archive that cannot be used; nothing was changed. */
-export class Unusable extends Trouble {
+export class Unusable extends StorageTrouble {
   constructor(says: string) {
     super(says, 422)
     this.name = 'Unusable'
@@ -110,7 +110,7 @@ async function unpack(zip: ZipFile, entry: Entry, file: string): Promise<string>
 function roomFor(bytes: number, folder: string): void {
   const { bavail, bsize } = statfsSync(folder)
   if (bavail * bsize < bytes * 1.05)
-    throw new Trouble(
+    throw new StorageTrouble(
       `There is not enough room beside the database: the archive unpacks to ${Math.ceil(bytes / 1e6)} MB, and ${Math.floor((bavail * bsize) / 1e6)} MB are free. Nothing was changed.`,
       507,
     )
@@ -138,7 +138,7 @@ export async function openArchive(archive: string, beside: string, known: number
     return { ...(await unpacked(zip, entries, folder, sealed, known)), folder, close }
   } catch (error) {
     close()
-    if (error instanceof Trouble) throw error
+    if (error instanceof StorageTrouble) throw error
     throw (
       troubleOf(error, archive) ?? new Unusable(`${archive} is not an archive that can be read.`)
     )
@@ -234,7 +234,7 @@ function checkDatabase(
     if (without.length)
       throw new Unusable(`The archive is not whole: ${without.length} of its photos are missing.`)
   } catch (error) {
-    if (error instanceof Trouble) throw error
+    if (error instanceof StorageTrouble) throw error
     throw troubleOf(error, file)?.status === 507
       ? troubleOf(error, file)!
       : new Unusable('The archive does not hold a database that can be read.')

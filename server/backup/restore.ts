@@ -15,7 +15,7 @@ import { newEpoch } from '../db/epoch'
 import type { Migration } from '../db/migrate'
 import { flush, makeFolder, writeWhole } from '../db/files'
 import { photosOf } from '../db/photos'
-import { Trouble } from '../db/troubles'
+import { StorageTrouble } from '../db/troubles'
 import { hashOfFile, ofThisMachine } from './archive'
 import type { Opened } from './opened'
 
@@ -196,7 +196,9 @@ export async function undoRestore(
 ): Promise<Restored & { back: string }> {
   const last = safetyCopies(database).at(-1)
   if (!last)
-    throw new Trouble(`There is no safety copy beside ${database}: nothing was restored here.`)
+    throw new StorageTrouble(
+      `There is no safety copy beside ${database}: nothing was restored here.`,
+    )
   const photos = photosOf(database)
   const aside = photosBeside(last)
   const setAside = existsSync(aside) ? readdirSync(aside) : []

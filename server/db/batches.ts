@@ -53,7 +53,7 @@ const summary = (row: Row): BatchSummary => ({
   madeAt: row.made_at,
   bars: row.bars,
   cure: { rule: row.cure_rule, days: row.cure_days },
-  face: JSON.parse(row.face) as BatchSummary['face'],
+  thumbnail: JSON.parse(row.face) as BatchSummary['thumbnail'],
   batterGrams: row.batter,
   facts: JSON.parse(row.facts) as BatchFacts,
 })
@@ -191,7 +191,7 @@ export function refreshFacts(db: Db): void {
 
 /** A batch for lists as JSON, put together by SQLite: nothing of it is read here, only sent. */
 const asJson = `json_object('id', id, 'number', number, 'formulaId', formula_id, 'name', name, 'madeAt', made_at,
-  'bars', bars, 'cure', json_object('rule', cure_rule, 'days', cure_days), 'face', json(face), 'batterGrams', batter,
+  'bars', bars, 'cure', json_object('rule', cure_rule, 'days', cure_days), 'thumbnail', json(face), 'batterGrams', batter,
   'facts', json(facts))`
 const listed = (rows: string[]): string => `[${rows.join(',')}]`
 
@@ -242,7 +242,7 @@ export interface BatchToMake {
   bars: number
   cure: Cure
   frozen: Frozen
-  face: BatchSummary['face']
+  thumbnail: BatchSummary['thumbnail']
 }
 
 /** Makes a batch with the next number. The same id again gives the batch that is already there. */
@@ -261,7 +261,7 @@ export function makeBatch(db: Db, batch: BatchToMake, now: string): Batch {
         batch.cure.rule,
         batch.cure.days,
         JSON.stringify(batch.frozen),
-        JSON.stringify(batch.face),
+        JSON.stringify(batch.thumbnail),
       )
       keepFacts(db, batch.id, 'now')
       return getBatch(db, batch.id)!
@@ -337,17 +337,17 @@ export const feltOfFormula = (db: Db, formulaId: string): Felt[] =>
       return { day: daysBetween(pouredOn, day), scores }
     })
 
-/** What was foretold of bars and what came, newest first, of batches whose bars were weighed until they were dry. */
-export const foretoldAndCame = (db: Db, most: number): PastPrediction[] =>
+/** Forecasts of bars and what was true, newest first, of batches whose bars were weighed until they were dry. */
+export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>
   db
     .prepare<[number], { id: string; number: number; name: string; facts: string }>(
       `SELECT id, number, name, facts FROM ${joined}
-       WHERE json_extract(facts, '$.foretold') IS NOT NULL
+       WHERE json_extract(facts, '$.forecast') IS NOT NULL
          AND json_extract(facts, '$.weighedOn') >= json_extract(facts, '$.drying.dryOn')
        ORDER BY number DESC LIMIT ?`,
     )
     .all(most)
     .map(({ facts, ...batch }) => {
-      const { pouredOn, foretold, drying } = JSON.parse(facts) as BatchFacts
-      return { ...batch, pouredOn: pouredOn!, foretold: foretold!, dryOn: drying!.dryOn }
+      const { pouredOn, forecast, drying } = JSON.parse(facts) as BatchFacts
+      return { ...batch, pouredOn: pouredOn!, forecast: forecast!, dryOn: drying!.dryOn }
     })

@@ -5,7 +5,7 @@ import { plainWord } from '#core/materials/tokens'
 import { makeFolder } from './files'
 import { migrate, type Migration } from './migrate'
 import { photosOf } from './photos'
-import { Trouble } from './troubles'
+import { StorageTrouble } from './troubles'
 
 export type Db = Database.Database
 
@@ -28,7 +28,7 @@ export const safetyCopies = (database: string): string[] => {
 function refuseEmptied(file: string): void {
   if (existsSync(file)) {
     if (statSync(file).size === 0 && !existsSync(`${file}-wal`))
-      throw new Trouble(
+      throw new StorageTrouble(
         `${file} is empty: 0 bytes, where a workshop should be. Restore a backup (npm run restore -- FILE.zip), or remove that file to begin a new workshop.`,
       )
     return
@@ -39,7 +39,7 @@ function refuseEmptied(file: string): void {
     ...safetyCopies(file).slice(-1),
   ]
   if (left.length)
-    throw new Trouble(
+    throw new StorageTrouble(
       `There is no database at ${file}, but ${left.join(' and ')} ${left.length > 1 ? 'are' : 'is'} there, so a workshop was. Restore a backup (npm run restore -- FILE.zip, or npm run restore -- --undo), or move that away to begin a new workshop.`,
     )
 }

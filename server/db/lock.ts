@@ -1,7 +1,7 @@
 import { dirname } from 'node:path'
 import Database from 'better-sqlite3'
 import { makeFolder } from './files'
-import { codeOf, Trouble } from './troubles'
+import { codeOf, StorageTrouble } from './troubles'
 
 /** Lets the database go. */
 export type Release = () => void
@@ -23,7 +23,7 @@ export function takeDatabase(database: string): Release {
   } catch (error) {
     holder?.close()
     if (!/^SQLITE_(BUSY|LOCKED)/.test(codeOf(error))) throw error
-    throw new Trouble(
+    throw new StorageTrouble(
       `Another Mantle is using ${database}. Stop that one first (Ctrl C where it runs), or point MANTLE_DB to another file. Nothing was changed.`,
       503,
     )

@@ -6,7 +6,7 @@ import { inSentence } from '#core/units/language'
  */
 
 /** A known trouble. Nothing was changed. `status` is what a route answers. */
-export class Trouble extends Error {
+export class StorageTrouble extends Error {
   constructor(
     says: string,
     readonly status = 503,
@@ -75,11 +75,11 @@ const pathOf = (error: unknown): string | undefined =>
     : undefined
 
 /** A known trouble for an error of SQLite or of the file system; null when it is none. */
-export function troubleOf(error: unknown, path: string): Trouble | null {
-  if (error instanceof Trouble) return error
+export function troubleOf(error: unknown, path: string): StorageTrouble | null {
+  if (error instanceof StorageTrouble) return error
   const code = codeOf(error)
   const hit = known.find(([pattern]) => pattern.test(code))
-  return hit ? new Trouble(hit[2](pathOf(error) ?? path), hit[1]) : null
+  return hit ? new StorageTrouble(hit[2](pathOf(error) ?? path), hit[1]) : null
 }
 
 /** What to say of anything that was thrown while working on a file. */

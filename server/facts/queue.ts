@@ -83,7 +83,7 @@ export function queueStale(db: Db): void {
   })
 }
 
-/** Works out again what is foretold of all that is drying. */
+/** Works out again the forecast of all that is drying. */
 export function queueHere(db: Db): void {
   outdateHere(db)
   queueStale(db)

@@ -3,7 +3,7 @@ import { identityOf, openDatabase, type Db } from '../db/connection'
 import { takeDatabase } from '../db/lock'
 import { migrationsFrom, type Migration } from '../db/migrate'
 import { unpackPhotos } from '../db/photos'
-import { sentenceOfTrouble, Trouble } from '../db/troubles'
+import { sentenceOfTrouble, StorageTrouble } from '../db/troubles'
 import { unfinishedRestore } from '../backup/restore'
 import { queueStale } from '../facts/queue'
 
@@ -84,7 +84,7 @@ export function stopIfStrayed(): void {
   // What is being answered gets its answer first.
   setTimeout(() => process.exit(1), 100).unref()
   identity = ''
-  throw new Trouble(says)
+  throw new StorageTrouble(says)
 }
 
 /** What to say of an error that came from the workshop's files. */

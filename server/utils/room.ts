@@ -9,9 +9,9 @@ import { standInRoom } from '../devices/standInRoom'
 
 /** ms between two entries of the log. */
 const logEvery = 10 * 60_000
-/** Humidity by which what bars dry in has to move before what is foretold of them is worked out again. */
+/** Humidity by which what bars dry in has to move before the forecast of them is worked out again. */
 const worthRefreshing = 0.01
-let foretoldWith: number | undefined
+let forecastWith: number | undefined
 
 /** What the sensor of the room reads now; null without one, or when it is silent. */
 export function roomNow(db: Db): RoomReading | null {
@@ -34,13 +34,13 @@ export const roomTold = (db: Db): Room => ({
   days: roomDays(db, daysTold),
 })
 
-/** Writes a reading down; what is foretold of drying bars follows when the room has become another. */
+/** Writes a reading down; the forecast of drying bars follows when the room has become another. */
 export function keepRoom(db: Db, reading: RoomReading): void {
-  foretoldWith ??= roomHumidity(db)
+  forecastWith ??= roomHumidity(db)
   logRoom(db, reading, dayIn(getWorkshop(db).timeZone, new Date(reading.at)))
   const humidity = roomHumidity(db)
-  if (Math.abs(humidity - foretoldWith) < worthRefreshing) return
-  foretoldWith = humidity
+  if (Math.abs(humidity - forecastWith) < worthRefreshing) return
+  forecastWith = humidity
   queueHere(db)
 }
 

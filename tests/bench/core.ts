@@ -10,7 +10,7 @@ import { computeFormula } from '#core/formula/compute'
 import { remarksOn } from '#core/remarks/index'
 import { library } from '#core/materials/library'
 import { drawSuperfats } from '#core/risk/draws'
-import type { Spread } from '#core/risk/spread'
+import type { Uncertainty } from '#core/risk/uncertainty'
 import { formatter } from '#core/units/formatter'
 import { highsSolver } from '../support/solver'
 
@@ -62,7 +62,7 @@ show('20-line formula, figures, traits and remarks', whole, 1)
 
 /** 200 000 draws for eight fats, against the same arithmetic in a bare loop over typed arrays. */
 const drawCount = 200_000
-const eight: Spread = {
+const eight: Uncertainty = {
   fats: [...library.fats.values()].slice(0, 8).map((fat) => ({
     name: fat.name,
     grams: 125,

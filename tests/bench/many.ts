@@ -22,7 +22,7 @@ const today = '2026-11-23'
 function load(): void {
   const db = openDatabase(file, migrationFiles())
   const like = db
-    .prepare<[], { formula_id: string; frozen: string; face: string }>(
+    .prepare<[], { formula_id: string; frozen: string; thumbnail: string }>(
       "SELECT formula_id, frozen, face FROM batches JOIN batch_facts ON batch_id = id WHERE name = 'Hostel Bar' LIMIT 1",
     )
     .get()!
@@ -45,7 +45,7 @@ function load(): void {
         like.formula_id,
         `${pouredOn}T09:00:00.000Z`,
         like.frozen,
-        like.face,
+        like.thumbnail,
       )
       const tell = (told: NewBatchEvent & { id: string }) =>
         event.run(told.id, id, told.kind, JSON.stringify(told), `${pouredOn}T10:00:00.000Z`)

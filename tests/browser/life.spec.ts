@@ -1,3 +1,4 @@
+import { quiet } from '../support/quiet'
 import { PNG } from 'pngjs'
 import type { Page } from '@playwright/test'
 import { confirm, expect, openFormula, panel, plank, plannedBatch, test } from './fixtures'
@@ -90,6 +91,8 @@ test('the room: bars are dragged to another place, its rules and readings are ke
   const place = (name: string) => page.getByRole('region', { name })
   const bars = place('Wire tray A').getByRole('button', { name: /^Ferry Shave/ })
   await expect(bars).toBeVisible()
+  // What still loads would move the places under the hand.
+  await quiet(page)
   const from = (await bars.boundingBox())!
   const to = (await place('Roof beam, north').boundingBox())!
   await page.mouse.move(from.x + 30, from.y + 25)

@@ -302,10 +302,7 @@ describe('LAN access', () => {
     expect((await through('/api/workshop')).status).toBe(200)
     expect((await through('/api/lan')).status).toBe(403)
 
-    const { body: lan } = await send<{ paired: { id: string; name: string }[] }>(
-      'GET',
-      '/api/lan',
-    )
+    const { body: lan } = await send<{ paired: { id: string; name: string }[] }>('GET', '/api/lan')
     expect(lan.paired.map(({ name }) => name)).toEqual(['Bench tablet'])
     await send('DELETE', `/api/lan/paired/${lan.paired[0]!.id}`)
     expect((await through('/api/workshop')).status).toBe(401)

@@ -147,7 +147,10 @@ describe('what is sent', () => {
       more()
     })
     expect(status).toBe(413)
-    const code = await fetch(`${onLan()}/pair`, { method: 'POST', body: `code=${'1'.repeat(2000)}` })
+    const code = await fetch(`${onLan()}/pair`, {
+      method: 'POST',
+      body: `code=${'1'.repeat(2000)}`,
+    })
     expect(code.status).toBe(413)
     const photo = await fetch(`${server.url}/api/batches/${v7()}/photos/${v7()}`, {
       method: 'PUT',

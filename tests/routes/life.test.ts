@@ -187,7 +187,7 @@ describe('what happens to a batch', () => {
     ])
       await tell(batch.id, { kind: 'weighed', day, bars: [{ bar: 1, grams }] })
     const [one] = await predictions()
-    expect(one).toMatchObject({ id: batch.id, foretold: { on: '2026-10-15' } })
+    expect(one).toMatchObject({ id: batch.id, forecast: { on: '2026-10-15' } })
   })
 })
 

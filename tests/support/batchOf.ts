@@ -48,7 +48,7 @@ export const batchOf = (
   madeAt: at,
   bars: 12,
   cure: { rule: 'most', days },
-  face: { base: '#eee', wave: '#ddd', lift: 0.4 },
+  thumbnail: { base: '#eee', wave: '#ddd', lift: 0.4 },
   batterGrams: frozen.result.batter,
   frozen,
   events,

@@ -84,7 +84,12 @@ const steps = computed(() => [
   <article class="sheet px-6 py-5 text-[14px] print:px-0 print:py-0" aria-label="Batch sheet">
     <header class="flex flex-wrap items-start justify-between gap-x-6 gap-y-2 print:flex-nowrap">
       <div class="flex items-center gap-4">
-        <BarFace :face="batch.face" :width="64" :height="44" class="print:grayscale" />
+        <BarThumbnail
+          :thumbnail="batch.thumbnail"
+          :width="64"
+          :height="44"
+          class="print:grayscale"
+        />
         <div>
           <h2 class="!text-[22px] leading-tight !font-bold !text-ink">
             {{ batch.name }}, batch {{ batch.number }}

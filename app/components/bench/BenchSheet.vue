@@ -21,7 +21,7 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
   <article class="text-[12.5px]" aria-label="Bench sheet">
     <header class="flex items-start justify-between gap-4 border-b-2 border-ink pb-2">
       <div class="flex items-center gap-3">
-        <BarFace :face="batch.face" :width="58" :height="38" />
+        <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
         <div>
           <h2 class="text-[20px] leading-tight font-bold text-ink">
             {{ batch.name }}, batch {{ batch.number }}

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { TriangleAlert, Undo2 } from '@lucide/vue'
 import { standingLine } from '#core/bench/run/safetyCheck'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 
 /** Whose batch, since when, where it is kept, and the line that stands until everything is rinsed. */
 const bench = useBench()
 const { name, number, minutes, clock, lyeIsAbout, keeper, practising, ctx, speed, state } = bench
-const face = computed(() => faceOf(ctx.value.document, ctx.value.library))
+const thumbnail = computed(() => thumbnailOf(ctx.value.document, ctx.value.library))
 /** Only a secure page comes back after a reload without its server. */
 const noReload = isSecureContext ? '' : '; do not reload this page now'
 const kept = computed(() => {
@@ -36,7 +36,7 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
       class="flex min-h-11 items-center gap-2.5 text-[17px] font-bold text-white"
       aria-label="Leave the bench; the run stays as it is"
     >
-      <BarFace :face="face" :width="30" :height="20" />
+      <BarThumbnail :thumbnail="thumbnail" :width="30" :height="20" />
       <span
         >{{ name }}<template v-if="number">, batch {{ number }}</template></span
       >

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { isIn, mayCombine } from '#core/heat/meeting'
 import { normalAt } from '#core/bench/plan/stepKinds'
-import { foretold } from '#core/bench/run/heatState'
+import { forecastC } from '#core/bench/run/heatState'
 
 /** Steps that a temperature decides: lye dissolves, a vessel cools, both meet, milk is stirred in. */
 const bench = useBench()
@@ -36,7 +36,7 @@ const there = computed(() => {
   const { value: own } = watch
   if (kind.value !== 'cool' || !own || !tooWarm.value) return null
   for (let ahead = 0; ahead < 600; ahead += 1) {
-    const at = foretold(heat.value, own.vessel, minutes.value + ahead)
+    const at = forecastC(heat.value, own.vessel, minutes.value + ahead)
     if (at !== null && at <= own.most) return minutes.value + ahead
   }
   return null

@@ -56,7 +56,7 @@ const peak = computed(() =>
     <section class="sheet px-5 py-4">
       <div class="flex flex-wrap items-center justify-between gap-3">
         <div class="flex items-center gap-3">
-          <BarFace :face="batch.face" :width="58" :height="38" />
+          <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
           <div>
             <h1>{{ batch.name }}, batch {{ batch.number }}</h1>
             <p class="figure text-ink-2">
@@ -154,8 +154,8 @@ const peak = computed(() =>
         <h2 class="mb-2">How it went</h2>
         <ul class="figure grid gap-1.5">
           <li>
-            {{ state.confirmed.size }} of {{ safetyCheckOf(ctx.document).length }} points of the safety
-            check confirmed
+            {{ state.confirmed.size }} of {{ safetyCheckOf(ctx.document).length }} points of the
+            safety check confirmed
           </li>
           <li v-if="Number.isFinite(peak)">
             Lye jug at its hottest {{ say.temperature(peak) }}, expected

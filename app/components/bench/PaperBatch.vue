@@ -95,7 +95,7 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
   >
     <section class="sheet px-5 py-4">
       <div class="flex items-center gap-3">
-        <BarFace :face="batch.face" :width="58" :height="38" />
+        <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
         <div>
           <h1>{{ batch.name }}, batch {{ batch.number }}, from paper</h1>
           <p class="figure text-ink-2">

@@ -78,7 +78,7 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
       <section class="sheet px-5 py-4">
         <div class="flex flex-wrap items-start justify-between gap-3">
           <div class="flex items-center gap-3">
-            <BarFace :face="batch.face" :width="58" :height="38" />
+            <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
             <div>
               <h1>{{ batch.name }}, batch {{ batch.number }}</h1>
               <p class="figure text-ink-2">

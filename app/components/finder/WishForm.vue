@@ -4,7 +4,7 @@ import { usualFats } from '#core/finder/help'
 import { exclusions, type Exclusion } from '#core/finder/wish'
 import { plainName } from '#core/materials/find'
 import type { WishDraft } from '~/utils/wishDraft'
-import { useNames } from '~/utils/useNames'
+import { purposeNames } from '~/utils/purposeNames'
 
 /** What the formula should be, and which fats it may have. */
 const draft = defineModel<WishDraft>({ required: true })
@@ -73,7 +73,7 @@ async function setPrice(id: string, value: number | null) {
             :value="draft.use"
             @change="draft.use = ($event.target as HTMLSelectElement).value as Use"
           >
-            <option v-for="use in uses" :key="use" :value="use">{{ useNames[use] }}</option>
+            <option v-for="use in uses" :key="use" :value="use">{{ purposeNames[use] }}</option>
           </select>
         </label>
         <button type="button" class="link pb-1.5" @click="editingRegions = true">Regions</button>

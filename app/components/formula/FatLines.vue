@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { shareTolerance, sumOfShares } from '#core/formula/compute'
 import { inSentence } from '#core/units/language'
-import { giveRemaining, toGrams, toShares, useUp } from '#core/formula/edit'
+import { giveRemaining, toGrams, toShares, fillUp } from '#core/formula/edit'
 
 const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
@@ -36,7 +36,7 @@ const leftOpen = computed({
 })
 function fill(grams: number | null) {
   if (grams && askLeft.value !== null)
-    change(useUp(document.value, askLeft.value, grams, library.value))
+    change(fillUp(document.value, askLeft.value, grams, library.value))
 }
 const colourOf = (id: string) => substanceColour('fat', id, library.value)
 function alsoOf(index: number) {

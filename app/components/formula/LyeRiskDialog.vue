@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LyeRisk } from '#core/risk/lyeRisk'
-import { lyeAges, type LyeAge } from '#core/risk/spread'
+import { lyeAges, type LyeAge } from '#core/risk/uncertainty'
 
 /** How sure the superfat is: the hill of what may come out, the chance of lye left over, and what to do about it. */
 const { risk } = defineProps<{ risk: LyeRisk | null; drawing: boolean }>()
@@ -93,7 +93,7 @@ const option = computed(() => {
         <LazyAppChart
           class="h-44"
           :option="option"
-          :says="`Spread of the real superfat: median ${say.percent(risk.median)}, 5 % below ${say.percent(risk.low)}, 5 % above ${say.percent(risk.high)}`"
+          :says="`Uncertainty of the real superfat: median ${say.percent(risk.median)}, 5 % below ${say.percent(risk.low)}, 5 % above ${say.percent(risk.high)}`"
         />
         <div class="flex flex-wrap items-end gap-x-6 gap-y-3">
           <label class="grid gap-1 font-semibold">

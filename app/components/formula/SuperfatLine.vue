@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Figure } from '#core/formula/explain'
-import type { LyeAge } from '#core/risk/spread'
+import type { LyeAge } from '#core/risk/uncertainty'
 
 const { document, result, weighed, open: lacking, question, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())

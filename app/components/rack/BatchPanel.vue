@@ -51,7 +51,7 @@ const bad = computed(() => isBlocked(batch.facts.usable))
 
 <template>
   <div class="flex items-center gap-3">
-    <BarFace :face="batch.face" :width="58" :height="38" />
+    <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
     <div>
       <h2 class="text-[18px] font-bold text-ink">{{ batch.name }}</h2>
       <p class="text-sm text-ink-2">

@@ -62,17 +62,17 @@ const label = (item: OnPlank) => `${item.batch.name} ${item.batch.number}, ${pro
             "
           >
             <template v-if="cut(item)">
-              <BarFace
+              <BarThumbnail
                 v-for="bar in drawn(item)"
                 :key="bar"
-                :face="item.batch.face"
+                :thumbnail="item.batch.thumbnail"
                 :width="17"
                 :height="height(item)"
               />
             </template>
-            <BarFace
+            <BarThumbnail
               v-else
-              :face="item.batch.face"
+              :thumbnail="item.batch.thumbnail"
               :width="Math.min(150, 60 + item.standing.bars * 6)"
               :height="42"
             />

@@ -2,7 +2,7 @@
 import type { PastPrediction } from '#contracts/batch'
 import { daysBetween } from '#core/units/days'
 
-/** How good the dates were: what the third weigh-in foretold against what came, every batch that was weighed until it was dry. */
+/** How good the dates were: forecasts at the third weigh-in against what was true, every batch that was weighed until it was dry. */
 const open = defineModel<boolean>({ required: true })
 const list = ref<PastPrediction[]>([])
 const problem = ref('')
@@ -19,9 +19,9 @@ onMounted(async () => {
 const points = computed(() =>
   list.value.map((one) => ({
     ...one,
-    foretoldDays: daysBetween(one.pouredOn, one.foretold.dryOn),
-    from: daysBetween(one.pouredOn, one.foretold.from),
-    to: daysBetween(one.pouredOn, one.foretold.to),
+    forecastDays: daysBetween(one.pouredOn, one.forecast.dryOn),
+    from: daysBetween(one.pouredOn, one.forecast.from),
+    to: daysBetween(one.pouredOn, one.forecast.to),
     days: daysBetween(one.pouredOn, one.dryOn),
   })),
 )
@@ -30,7 +30,7 @@ const within = computed(
 )
 const off = computed(() => {
   const errors = points.value
-    .map(({ days, foretoldDays }) => Math.abs(days - foretoldDays))
+    .map(({ days, forecastDays }) => Math.abs(days - forecastDays))
     .sort((a, b) => a - b)
   return errors[errors.length >> 1] ?? 0
 })
@@ -54,14 +54,14 @@ const option = computed(() => {
   })
   return {
     grid: { left: 52, right: 16, top: 12, bottom: 44 },
-    xAxis: axis('days foretold'),
+    xAxis: axis('days by forecast'),
     yAxis: axis('days it took'),
     tooltip: {
       trigger: 'item',
       formatter: ({ dataIndex }: { dataIndex: number }) => {
         const one = points.value[dataIndex]
         return one
-          ? `${one.name} ${one.number}: foretold day ${one.foretoldDays} (${one.from} to ${one.to}), dry on day ${one.days}`
+          ? `${one.name} ${one.number}: forecast day ${one.forecastDays} (${one.from} to ${one.to}), dry on day ${one.days}`
           : ''
       },
     },
@@ -77,7 +77,7 @@ const option = computed(() => {
         ],
         lineStyle: { color: '#8a9794', type: 'dashed' },
       },
-      // The band of each, as a line along the axis of what was foretold.
+      // The band of each, as a line along the axis of the forecast.
       ...points.value.map(({ from, to, days }) => ({
         type: 'line',
         silent: true,
@@ -94,7 +94,7 @@ const option = computed(() => {
         animation: false,
         symbolSize: 9,
         itemStyle: { color: '#182022' },
-        data: points.value.map(({ foretoldDays, days }) => [foretoldDays, days]),
+        data: points.value.map(({ forecastDays, days }) => [forecastDays, days]),
       },
     ],
   }
@@ -114,7 +114,7 @@ const option = computed(() => {
         <LazyAppChart
           class="h-[300px]"
           :option="option"
-          :says="`Days until dry, foretold against real. ${says}`"
+          :says="`Days until dry, forecast against real. ${says}`"
           @pick="(index) => points[index] && void router.push(`/batches/${points[index].id}`)"
         />
         <p class="mt-2 text-sm text-ink-2">

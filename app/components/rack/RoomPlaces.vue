@@ -110,10 +110,10 @@ function dropped(to: Shelf) {
               ></span
             >
             <span class="flex items-end gap-[2px] overflow-hidden">
-              <BarFace
+              <BarThumbnail
                 v-for="bar in Math.min(most, item.bars)"
                 :key="bar"
-                :face="item.batch.face"
+                :thumbnail="item.batch.thumbnail"
                 :width="13"
                 :height="34"
               />

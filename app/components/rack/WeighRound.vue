@@ -92,7 +92,7 @@ async function keep() {
           :key="row.batch.id"
           class="grid items-center gap-x-4 gap-y-2 border-t border-line-2 py-2.5 sm:grid-cols-[44px_170px_1fr]"
         >
-          <BarFace :face="row.batch.face" class="max-sm:hidden" />
+          <BarThumbnail :thumbnail="row.batch.thumbnail" class="max-sm:hidden" />
           <div class="min-w-0">
             <b class="font-[650]">{{ row.batch.name }} {{ row.batch.number }}</b>
             <p class="text-sm text-ink-2">

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { standingOf, type Stage } from '#core/rack/standing'
+import { standingOf, type RackStage } from '#core/rack/standing'
 import { sumOf } from '#core/statistics/sum'
 
 /** The workshop as one picture: what waits for the pot, what lies in moulds, what dries, what is ready, from left to right. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
 const { today } = storeToRefs(useWorkshop())
-const steps: { stage: Stage[]; says: string; to: string; loaf: boolean }[] = [
+const steps: { stage: RackStage[]; says: string; to: string; loaf: boolean }[] = [
   { stage: ['planned'], says: 'to pour', to: '/bench', loaf: true },
   { stage: ['first-days'], says: 'first days', to: '/rack', loaf: true },
   { stage: ['drying'], says: 'drying', to: '/rack', loaf: false },
@@ -38,10 +38,10 @@ const shown = computed(() => {
           aria-hidden="true"
           :style="{ marginBottom: `${place * 7}px` }"
         >
-          <BarFace
+          <BarThumbnail
             v-for="batch in step.faces"
             :key="batch.id"
-            :face="batch.face"
+            :thumbnail="batch.thumbnail"
             :width="step.loaf ? 40 : 15"
             :height="step.loaf ? 26 : 40 - place * 2"
             :class="step.loaf ? 'min-w-0 shrink' : ''"

@@ -2,7 +2,7 @@
 import { scaleSteps } from '#contracts/words'
 import type { FormulaDocument } from '#contracts/formula'
 import { blankFormula } from '#core/formula/blank'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { onScale } from '#core/formula/onScale'
 import { driedGrams } from '#core/formula/size'
 import { Printer } from '@lucide/vue'
@@ -77,7 +77,7 @@ const rows = computed(() => [
 ])
 const lye = computed(() => say.value.massDown(shown.value.lye.naoh))
 const bars = 7
-const face = computed(() => faceOf(example.value, library.value))
+const thumbnail = computed(() => thumbnailOf(example.value, library.value))
 async function open(print: boolean) {
   try {
     const id = await formulas.create({ ...example.value, name: formulas.freeName('My first soap') })
@@ -247,7 +247,7 @@ async function open(print: boolean) {
       </section>
       <section class="sheet px-4 py-4" aria-label="A worked example">
         <div class="mb-3 flex items-center gap-3">
-          <BarFace :face="face" :width="52" :height="36" />
+          <BarThumbnail :thumbnail="thumbnail" :width="52" :height="36" />
           <div>
             <p class="font-semibold text-ink-2">A worked example</p>
             <h2 class="text-[17px] !font-bold !text-ink">
@@ -271,7 +271,13 @@ async function open(print: boolean) {
           </table>
           <div>
             <div class="flex gap-1 border-b-[6px] border-plank pb-0">
-              <BarFace v-for="bar in bars" :key="bar" :face="face" :width="24" :height="36" />
+              <BarThumbnail
+                v-for="bar in bars"
+                :key="bar"
+                :thumbnail="thumbnail"
+                :width="24"
+                :height="36"
+              />
             </div>
             <p class="figure mt-2">
               <b>{{ bars }} bars</b> of {{ say.amount(shown.batter / bars) }},

@@ -64,7 +64,7 @@ const option = computed(() => {
         animation: false,
         barCategoryGap: '25%',
         data: starts.map((_, index) => (index === Math.min(week, weeks.value - 1) ? bars : null)),
-        itemStyle: { color: batch.face.wave, borderColor: '#4c595b', borderWidth: 0.8 },
+        itemStyle: { color: batch.thumbnail.wave, borderColor: '#4c595b', borderWidth: 0.8 },
       })),
       {
         type: 'line',

@@ -61,7 +61,7 @@ const marks = computed(() =>
       <li v-for="lane in lanes" :key="lane.batch.id" class="relative my-1.5 h-6">
         <i
           class="absolute inset-y-0 left-0 border-r-2 border-ink/40"
-          :style="{ width: `${lane.part * 100}%`, background: lane.batch.face.wave }"
+          :style="{ width: `${lane.part * 100}%`, background: lane.batch.thumbnail.wave }"
           aria-hidden="true"
         />
         <i

@@ -18,8 +18,8 @@ const list = computed(() =>
     .filter(({ ready, perWeek }) => ready || perWeek)
     .sort((a, b) => (a.outOn ?? '9').localeCompare(b.outOn ?? '9') || b.ready - a.ready),
 )
-const faceOf = ({ formulaId }: Outlook) =>
-  batches.find((batch) => batch.formulaId === formulaId)!.face
+const thumbnailOf = ({ formulaId }: Outlook) =>
+  batches.find((batch) => batch.formulaId === formulaId)!.thumbnail
 function words(one: Outlook): string {
   const on = (day: string) => dayText(day, { today: today.value })
   const next = one.nextOn ? `, ${one.coming} more from ${on(one.nextOn)}` : ''
@@ -39,7 +39,7 @@ function words(one: Outlook): string {
         :key="one.formulaId"
         class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-2"
       >
-        <BarFace :face="faceOf(one)" />
+        <BarThumbnail :thumbnail="thumbnailOf(one)" />
         <div class="min-w-0">
           <b class="block truncate font-[650]">{{ one.name }}</b>
           <small class="text-sm" :class="one.gap ? 'font-semibold text-warn' : 'text-ink-2'">{{

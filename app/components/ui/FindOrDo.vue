@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import type { BatchSummary } from '#contracts/batch'
-import { standingOf, type Stage } from '#core/rack/standing'
+import { standingOf, type RackStage } from '#core/rack/standing'
 import { watchDebounced } from '@vueuse/core'
 import { plainWord } from '#core/materials/tokens'
 import { stations } from '~/utils/stations'
@@ -13,7 +13,7 @@ interface Hit {
   go: () => unknown
 }
 
-const stageNames: Record<Stage, string> = {
+const stageNames: Record<RackStage, string> = {
   planned: 'planned',
   'first-days': 'fresh',
   drying: 'drying',

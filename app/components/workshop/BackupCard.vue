@@ -190,7 +190,12 @@ async function goBack() {
           <h3 class="font-[650]">Would be gone from here</h3>
           <ul class="mt-1.5 grid gap-1.5">
             <li v-for="(one, index) in shownGone" :key="index" class="flex items-center gap-2">
-              <BarFace v-if="one.face" :face="one.face" :width="34" :height="24" />
+              <BarThumbnail
+                v-if="one.thumbnail"
+                :thumbnail="one.thumbnail"
+                :width="34"
+                :height="24"
+              />
               <i v-else class="mx-3 size-2 shrink-0 rounded-full bg-ink" />
               {{ differenceText(one) }}
             </li>
@@ -201,7 +206,12 @@ async function goBack() {
           <h3 class="font-[650]">Would come back</h3>
           <ul class="mt-1.5 grid gap-1.5">
             <li v-for="(one, index) in shownBack" :key="index" class="flex items-center gap-2">
-              <BarFace v-if="one.face" :face="one.face" :width="34" :height="24" />
+              <BarThumbnail
+                v-if="one.thumbnail"
+                :thumbnail="one.thumbnail"
+                :width="34"
+                :height="24"
+              />
               <i v-else class="mx-3 size-2 shrink-0 rounded-full bg-ink" />
               {{ differenceText(one) }}
             </li>

@@ -186,7 +186,7 @@ const says = computed(
                 class="py-1 text-left"
               >
                 <span class="flex items-center gap-2"
-                  ><BarFace :face="batch.face" />
+                  ><BarThumbnail :thumbnail="batch.thumbnail" />
                   <NuxtLink :to="`/batches/${batch.id}`" class="link"
                     >{{ batch.name }} {{ batch.number }}</NuxtLink
                   ></span

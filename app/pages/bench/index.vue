@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { standingOf } from '#core/rack/standing'
 
 /** The bench as a station: go on, begin, practise, write up from paper. */
@@ -66,7 +66,7 @@ function openPaper() {
             :key="batch.id"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-5 py-3"
           >
-            <BarFace :face="batch.face" />
+            <BarThumbnail :thumbnail="batch.thumbnail" />
             <b class="text-[15.5px] font-[650]">{{ batch.name }} {{ batch.number }}</b>
             <AppButton kind="main" :to="`/bench/${batch.id}/make`">Go on</AppButton>
           </li>
@@ -79,7 +79,7 @@ function openPaper() {
           :key="batch.id"
           class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-5 py-3"
         >
-          <BarFace :face="batch.face" />
+          <BarThumbnail :thumbnail="batch.thumbnail" />
           <div class="min-w-0">
             <b class="text-[15.5px] font-[650]">{{ batch.name }} {{ batch.number }}</b>
             <p class="figure text-[13.5px] text-ink-2">
@@ -115,9 +115,11 @@ function openPaper() {
           </select>
         </label>
         <div v-if="practising" class="mt-3 flex flex-wrap items-center gap-3">
-          <BarFace
+          <BarThumbnail
             v-if="formulas.list.find(({ id }) => id === practising)"
-            :face="faceOf(formulas.list.find(({ id }) => id === practising)!.document, library)"
+            :thumbnail="
+              thumbnailOf(formulas.list.find(({ id }) => id === practising)!.document, library)
+            "
           />
           <AppButton kind="main" @click="practise(true)">Guided, step by step</AppButton>
           <AppButton @click="practise(false)">Alone</AppButton>

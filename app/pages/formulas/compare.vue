@@ -9,10 +9,10 @@ import { shownTrait, traitIds, traitsOf, type Traits } from '#core/character/tra
 import { changesBetween } from '#core/versions/changes'
 import { compareWeights } from '#core/versions/compare'
 import { computeFormula } from '#core/formula/compute'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { sayWater } from '#core/formula/names'
 import { capital } from '#core/units/language'
-import { useNames } from '~/utils/useNames'
+import { purposeNames } from '~/utils/purposeNames'
 
 /** Any two formulas, versions or batches side by side. */
 useHead({ title: 'Compare · Mantle' })
@@ -125,7 +125,7 @@ const facts = computed((): Fact[] => {
   const result = (side: 0 | 1) => (side ? right : left)
   const document = (side: 0 | 1) => (side ? b : a)
   return [
-    pair('For', (side) => useNames[document(side).use]),
+    pair('For', (side) => purposeNames[document(side).use]),
     pair('Superfat', (side) => say.value.percent(result(side).superfat.total, 2)),
     pair('Water', (side) => sayWater(document(side).water, say.value)),
     pair('Water to lye', (side) => say.value.ratio(result(side).water.ratio)),
@@ -178,7 +178,11 @@ function difference([a, b]: [number | null, number | null]) {
           </select>
         </label>
         <div v-if="documents[side]" class="mt-3 flex flex-wrap items-end gap-4">
-          <BarFace :face="faceOf(documents[side]!, library)" :width="92" :height="60" />
+          <BarThumbnail
+            :thumbnail="thumbnailOf(documents[side]!, library)"
+            :width="92"
+            :height="60"
+          />
           <LoafPicture
             v-if="documents[side]!.parts.length || patternOf(documents[side]!) !== 'plain'"
             :document="documents[side]!"

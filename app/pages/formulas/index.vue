@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { plainWord } from '#core/materials/tokens'
-import { useNames } from '~/utils/useNames'
+import { purposeNames } from '~/utils/purposeNames'
 
 const { library } = storeToRefs(useMaterials())
 const formulas = useFormulas()
@@ -30,7 +30,7 @@ const text = (formula: StoredFormula) =>
   plainWord(
     [
       formula.document.name,
-      useNames[formula.document.use],
+      purposeNames[formula.document.use],
       formula.document.notes,
       ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
       ...formula.document.scents.map((scent) => scent.name ?? scent.id),
@@ -132,14 +132,14 @@ const search = ref<HTMLInputElement | null>(null)
         :key="formula.id"
         class="relative grid grid-cols-[44px_1fr_28px] items-center gap-x-4 gap-y-1 border-t border-line-2 px-4 py-3 first:border-t-0 hover:bg-white md:grid-cols-[44px_240px_1fr_150px_120px_28px]"
       >
-        <BarFace :face="faceOf(formula.document, library)" />
+        <BarThumbnail :thumbnail="thumbnailOf(formula.document, library)" />
         <div class="min-w-0">
           <NuxtLink
             :to="`/formulas/${formula.id}`"
             class="block truncate text-[15.5px] font-[650] after:absolute after:inset-0"
             >{{ formula.document.name }}</NuxtLink
           >
-          <small class="text-sm text-ink-2">{{ useNames[formula.document.use] }}</small>
+          <small class="text-sm text-ink-2">{{ purposeNames[formula.document.use] }}</small>
         </div>
         <FatBar :document="formula.document" class="max-md:col-span-3 max-md:row-start-2" />
         <span class="figure text-sm text-ink-2 max-md:hidden">{{ sizeOf(formula) }}</span>

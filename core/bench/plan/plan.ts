@@ -1,6 +1,6 @@
 import type { Frozen } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
-import { partColour, faceOf } from '../../formula/thumbnail'
+import { partColour, thumbnailOf } from '../../formula/thumbnail'
 import { frozenLibrary } from '../../formula/frozen'
 import { onScale as roundToScale } from '../../formula/onScale'
 import { windowOf, type Window } from '../../heat/meeting'
@@ -220,7 +220,7 @@ export function planFor(ctx: PlanContext): Plan {
   const steps = arrange(usualSteps(ctx), ctx.setup)
   const times = timelineOf(ctx, steps)
   const jug = lyeJugOf(ctx)
-  const face = faceOf(document, library)
+  const thumbnail = thumbnailOf(document, library)
   return {
     steps,
     pots: pots.map(({ name, share, result }, index) => ({
@@ -228,7 +228,7 @@ export function planFor(ctx: PlanContext): Plan {
       share,
       colour: document.parts[index]
         ? partColour(document, document.parts[index], library)
-        : face.base,
+        : thumbnail.base,
       batter: result.batter,
     })),
     dividing: ctx.dividing,

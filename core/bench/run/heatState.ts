@@ -8,7 +8,7 @@ import {
   type HeatReading,
 } from '../../heat/cooling'
 import { suspectsWeakLye } from '../../heat/dissolving'
-import { adviceFor, meetingRange, type Advice, type Meeting } from '../../heat/meeting'
+import { adviceFor, meetingRange, type MeetingAdvice, type Meeting } from '../../heat/meeting'
 import type { RandomSource } from '../../statistics/randomSource'
 import type { PlanContext } from '../plan/context'
 import { usualCooling } from '../plan/jug'
@@ -22,7 +22,7 @@ export interface HeatState {
   /** The likeliest curve of each; null before there is anything to fit. */
   curves: Record<VesselKind, Curve | null>
   meeting: Meeting | null
-  advice: Advice | null
+  advice: MeetingAdvice | null
   /** °C of the hottest reading of the lye since it was dissolved. */
   peak: number | null
   /** It has passed its peak far below what this lye should give. */
@@ -117,7 +117,7 @@ export function heatState(
 }
 
 /** °C of a vessel at a moment by its curve, or by its last reading. */
-export const foretold = (heat: HeatState, kind: VesselKind, minutes: number): number | null => {
+export const forecastC = (heat: HeatState, kind: VesselKind, minutes: number): number | null => {
   const curve = heat.curves[kind]
   return curve ? celsiusAt(curve, minutes) : heat[kind]
 }

@@ -30,13 +30,13 @@ export function isSteady(readings: ScaleReading[], scale: number): boolean {
   return Math.max(...grams) - Math.min(...grams) <= scale * 1.5 + 1e-9
 }
 
-export type Standing = 'empty' | 'short' | 'in' | 'over'
+export type ScaleState = 'empty' | 'short' | 'in' | 'over'
 
 export interface Shown {
   /** g in the vessel: earlier scoops and what lies on the scale now. */
   grams: number
   toGo: number
-  standing: Standing
+  standing: ScaleState
 }
 
 /**

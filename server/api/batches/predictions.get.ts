@@ -1,6 +1,6 @@
-import { foretoldAndCame } from '../../db/batches'
+import { forecastsAndActual } from '../../db/batches'
 
-/** Predictions that are held against what came. */
+/** Predictions that are held against what was true. */
 const most = 80
 
-export default route(null, ({ db }) => foretoldAndCame(db, most), { may: ['read'] })
+export default route(null, ({ db }) => forecastsAndActual(db, most), { may: ['read'] })

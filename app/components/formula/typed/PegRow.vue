@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Reading } from '#core/words/reading'
+import type { LineReading } from '#core/words/reading'
 
 /** The typed words on pegs that name what each was taken for. Hangs under the input, letter under letter. */
 const { reading, bare = false } = defineProps<{
-  reading: Reading
+  reading: LineReading
   /** Only brackets: what each was taken for stands beside it. */
   bare?: boolean
 }>()

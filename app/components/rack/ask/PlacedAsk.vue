@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { spreadOf } from '#core/rack/places'
+import { barsByPlace } from '#core/rack/places'
 import { standingOf } from '#core/rack/standing'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 import { sumOf } from '#core/statistics/sum'
@@ -9,7 +9,7 @@ const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { settings, today } = storeToRefs(useWorkshop())
 const places = computed(() => settings.value.rack.places)
-const now = new Map(spreadOf(batch, today.value).map(({ place, bars }) => [place, bars]))
+const now = new Map(barsByPlace(batch, today.value).map(({ place, bars }) => [place, bars]))
 const typed = reactive<Record<string, number | null>>(
   Object.fromEntries(places.value.map(({ id }) => [id, now.get(id) ?? null])),
 )

@@ -32,7 +32,7 @@ const print = () => window.print()
     <div v-else class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
       <section class="sheet px-5 py-4">
         <div class="mb-2 flex items-center gap-3">
-          <BarFace :face="batch.face" :width="58" :height="38" />
+          <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
           <div>
             <p class="hidden text-[20px] font-bold text-ink print:block">
               {{ batch.name }} {{ batch.number }}

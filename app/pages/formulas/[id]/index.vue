@@ -5,13 +5,13 @@ import { formulaAsText } from '#core/exchange/asText'
 import { scaleFormula } from '#core/formula/edit'
 import type { Figure } from '#core/formula/explain'
 import { roundedToScale } from '#core/formula/onScale'
-import { useNames } from '~/utils/useNames'
+import { purposeNames } from '~/utils/purposeNames'
 
 const route = useRoute()
 const router = useRouter()
 const id = String(route.params.id)
 const editor = provideFormulaEditor(id)
-const { document, result, remarks, open, question, face, loaded, problem } = editor
+const { document, result, remarks, open, question, thumbnail, loaded, problem } = editor
 const formulas = useFormulas()
 const toasts = useToasts()
 const { say, settings } = storeToRefs(useWorkshop())
@@ -129,7 +129,7 @@ const entries = computed(() => [
   </div>
   <div v-else-if="loaded" class="mx-auto max-w-[1280px] px-3 pb-4 sm:px-6">
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-3">
-      <BarFace :face="face" :width="58" :height="38" />
+      <BarThumbnail :thumbnail="thumbnail" :width="58" :height="38" />
       <div class="mr-auto min-w-52 flex-1">
         <h1 class="relative">
           <input
@@ -153,7 +153,7 @@ const entries = computed(() => [
       <label>
         <span class="sr-only">What it is for</span>
         <select class="field py-2 font-[550]" :value="document.use" @change="setUse">
-          <option v-for="use in uses" :key="use" :value="use">{{ useNames[use] }}</option>
+          <option v-for="use in uses" :key="use" :value="use">{{ purposeNames[use] }}</option>
         </select>
       </label>
       <SizeField />

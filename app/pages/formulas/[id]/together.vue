@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { faceOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/formula/thumbnail'
 import { changesBetween } from '#core/versions/changes'
 import type { MergePlace, Side } from '#core/versions/merge'
 
@@ -109,7 +109,7 @@ const summary = (side: Side) =>
     class="mx-auto max-w-[1280px] px-3 pb-6 sm:px-6"
   >
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2 py-4">
-      <BarFace :face="faceOf(merged, library)" :width="82" :height="56" />
+      <BarThumbnail :thumbnail="thumbnailOf(merged, library)" :width="82" :height="56" />
       <div class="mr-auto min-w-60">
         <h1>Two windows changed {{ name }}</h1>
         <p class="text-sm text-ink-2">

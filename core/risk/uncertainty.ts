@@ -32,7 +32,7 @@ export interface UncertainAlkali {
 }
 
 /** Everything that decides the real superfat, with how well each is known. */
-export interface Spread {
+export interface Uncertainty {
   fats: UncertainFat[]
   alkalis: UncertainAlkali[]
   /** g NaOH that acids take; acids are weighed too, but their error is that of the scale on a few grams. */
@@ -48,13 +48,13 @@ const sigmaOf = (low: number, high: number) => (high - low) / 4
  * What is known, and how well, of every weight that decides the superfat of a formula: saponification values by their
  * published ranges (a certificate narrows its own), lye by its age, the scale by its resolution.
  */
-export function spreadOf(
+export function uncertaintyOf(
   document: FormulaDocument,
   result: FormulaResult,
   library: Library,
   scale: number,
   age: LyeAge,
-): Spread {
+): Uncertainty {
   const sapOf = (id: string, grams: number, name: string): UncertainFat => {
     const sap = library.fats.get(id)?.sap
     return sap

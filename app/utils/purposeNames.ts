@@ -1,7 +1,7 @@
 import type { Use } from '#contracts/formula'
 
 /** What a soap is for, in words. */
-export const useNames: Record<Use, string> = {
+export const purposeNames: Record<Use, string> = {
   body: 'Body bar',
   face: 'Face',
   hands: 'Hands',
