@@ -1,10 +1,11 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { coefficientTable, regionTable } from '#core/character/table'
+import { refusals, refusalTable } from '../tests/support/refusals'
 import { rightsOfRoutes, rightsTable } from '../tests/support/rights'
 
 /*
- * Writes the tables of the traits into docs/science.md, from the figures the core computes with, and the table of rights into
- * docs/network.md, from the routes themselves.
+ * Writes the tables of the traits into docs/science.md, from the figures the core computes with, and the tables of rights and of
+ * refusals into docs/network.md and docs/refusals.md, from the routes themselves.
  */
 
 const between = (text: string, name: string, table: string) =>
@@ -22,3 +23,4 @@ const write = (file: string, tables: Record<string, string>) =>
   )
 write('docs/science.md', { coefficients: coefficientTable(), regions: regionTable() })
 write('docs/network.md', { rights: rightsTable(await rightsOfRoutes()) })
+write('docs/refusals.md', { refusals: refusalTable(refusals()) })

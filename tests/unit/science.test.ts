@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { coefficientTable, regionTable } from '#core/character/table'
+import { refusals, refusalTable } from '../support/refusals'
 import { rightsOfRoutes, rightsTable } from '../support/rights'
 
 /** A table without the spaces that only line it up. */
@@ -22,4 +23,10 @@ it('docs/network.md has the rights that the routes declare', async () => {
   const routes = await rightsOfRoutes()
   expect(routes.length).toBeGreaterThan(60)
   expect(plain(shownIn('docs/network.md', 'rights'))).toBe(plain(rightsTable(routes)))
+})
+
+it('docs/refusals.md has every sentence with which a route refuses', () => {
+  const all = refusals()
+  expect(all.length).toBeGreaterThan(80)
+  expect(plain(shownIn('docs/refusals.md', 'refusals'))).toBe(plain(refusalTable(all)))
 })
