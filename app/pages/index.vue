@@ -13,6 +13,7 @@ const formulas = useFormulas()
 const toasts = useToasts()
 const router = useRouter()
 const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
 const { today } = storeToRefs(workshop)
 useHead({ title: 'Shelf · Mantle' })
 onMounted(() => {
@@ -75,7 +76,7 @@ function jobWords(one: Due, batch: BatchSummary) {
         because: window
           ? `${name}, best ${window}. Firm to the touch? Gloves on`
           : late > 0
-            ? `${name} has waited ${late} ${late === 1 ? 'day' : 'days'}; a hard loaf crumbles under the wire`
+            ? `${name} has waited ${say.value.count(late, 'day', 'days')}; a hard loaf crumbles under the wire`
             : `${name}${when}. Firm to the touch? Gloves on`,
       }
     case 'strip': {
@@ -200,7 +201,7 @@ async function start() {
         <div class="mb-3 flex flex-wrap justify-between gap-2">
           <h2>Ready when</h2>
           <span class="text-sm text-ink-2"
-            >{{ drying.length }} {{ drying.length === 1 ? 'batch' : 'batches' }} drying</span
+            >{{ say.count(drying.length, 'batch', 'batches') }} drying</span
           >
         </div>
         <ReadyWhen v-if="drying.length" :batches="drying" />

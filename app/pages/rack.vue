@@ -9,6 +9,7 @@ import { sumOf } from '#core/statistics/sum'
 
 const batches = useBatches()
 const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
 const { today } = storeToRefs(workshop)
 useHead({ title: 'Rack · Mantle' })
 onMounted(() => void batches.load())
@@ -123,8 +124,7 @@ function choose(id: string) {
       <div class="mb-2 flex flex-wrap items-baseline gap-3">
         <h1>Rack</h1>
         <span class="text-ink-2"
-          >{{ bars }} bars drying, {{ drying.length }}
-          {{ drying.length === 1 ? 'batch' : 'batches' }}</span
+          >{{ bars }} bars drying, {{ say.count(drying.length, 'batch', 'batches') }}</span
         >
         <span class="flex-1" />
         <AppButton @click="roomOpen = true">

@@ -7,6 +7,7 @@ import { standingEvents } from '#core/rack/standing'
 import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
 import type { Formatter } from '#core/units/formatter'
+import { inSentence } from '#core/units/language'
 
 export interface HelpPart {
   title: string
@@ -71,7 +72,7 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
         ...lye,
         `water ${say.mass(result.water.content)} in all`,
         ...result.liquids.map(
-          ({ name, grams }) => `of that as ${name.toLowerCase()} ${say.mass(grams)}`,
+          ({ name, grams }) => `of that as ${inSentence(name)} ${say.mass(grams)}`,
         ),
       ],
     },

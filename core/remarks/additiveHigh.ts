@@ -1,5 +1,6 @@
 import type { Rule } from './rule'
 import { atRate } from './shift'
+import { inSentence } from '../units/language'
 
 /** Extras beyond what makers use of them. Acids have a rule of their own. */
 export const additiveHigh: Rule = ({ document, result, library, say }) =>
@@ -13,7 +14,7 @@ export const additiveHigh: Rule = ({ document, result, library, say }) =>
       {
         id: `additive-high-${index}`,
         severity: 'think' as const,
-        says: `${say.percent(share)} ${additive.name.toLowerCase()} is more than makers use.`,
+        says: `${say.percent(share)} ${inSentence(additive.name)} is more than makers use.`,
         because: `${additive.does} They stay under ${say.percent(additive.highRate)} of the oils.`,
         fix: {
           label: `Lower to ${say.percent(additive.highRate)}`,

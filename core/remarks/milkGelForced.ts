@@ -1,5 +1,6 @@
 import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
+import { inSentence } from '../units/language'
 
 /** A milk soap that is to be kept warm. */
 export const milkGelForced: Rule = ({ document, library }) => {
@@ -8,7 +9,7 @@ export const milkGelForced: Rule = ({ document, library }) => {
   return {
     id: 'milk-gel-forced',
     severity: 'think',
-    says: `Wrapped warm, a bar with ${first.liquid.name.toLowerCase()} comes out tan and may crack.`,
+    says: `Wrapped warm, a bar with ${inSentence(first.liquid.name)} comes out tan and may crack.`,
     because:
       'Its sugar already makes the batch run hotter; held at gel heat it browns all the way through.',
     fix: { label: 'Prevent gel', patch: [{ path: ['method', 'gel'], value: 'prevent' }] },

@@ -1,5 +1,6 @@
 import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
+import { inSentence } from '../units/language'
 
 /** Ready-mixed lye warms up again when the milk dilutes it. */
 export const milkWithSolution: Rule = ({ document, library, say }) => {
@@ -9,7 +10,7 @@ export const milkWithSolution: Rule = ({ document, library, say }) => {
   return {
     id: 'milk-with-solution',
     severity: 'know',
-    says: `The ${say.percent(solutionStrength)} lye warms by up to ${say.degreesApart(30)} when ${milk.liquid.name.toLowerCase()} dilutes it.`,
+    says: `The ${say.percent(solutionStrength)} lye warms by up to ${say.degreesApart(30)} when ${inSentence(milk.liquid.name)} dilutes it.`,
     because:
       'Strong lye gives off heat a second time when it is thinned to about 2 : 1. Begin with both cold and add the milk bit by bit.',
   }

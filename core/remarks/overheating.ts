@@ -1,6 +1,7 @@
 import { mouldMillilitres } from '../mould/capacity'
 import { mouldsOf } from '../mould/fillings'
 import type { Rule } from './rule'
+import { inSentence } from '../units/language'
 
 /** ml in one mould from which the middle keeps its heat, and more so with sugar in it. */
 const large = 3000
@@ -18,7 +19,7 @@ export const overheating: Rule = ({ document, result, library, say }) => {
   const sources = [
     ...result.additives.filter(({ id, grams }) => grams > 0 && library.additives.get(id)?.heats),
     ...result.liquids.filter(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0.01),
-  ].map(({ name }) => name.toLowerCase())
+  ].map(({ name }) => inSentence(name))
   if (biggest <= (sources.length ? largeWithHeat : large)) return null
   return {
     id: 'overheating',

@@ -2,6 +2,7 @@ import { patternOf } from '../formula/method'
 import { pours } from '../batter/patterns'
 import { workingTime } from '../batter/workingTime'
 import type { Rule } from './rule'
+import { inSentence } from '../units/language'
 
 /** A pour that needs time, with a scent nobody here can tell the pace of. */
 export const scentUntested: Rule = ({ document, result, library }) => {
@@ -11,7 +12,7 @@ export const scentUntested: Rule = ({ document, result, library }) => {
   return {
     id: 'scent-untested',
     severity: 'know',
-    says: `Nobody has written down how fast ${unknownScents.join(' and ')} makes a batter; ${pour.says.toLowerCase()} needs ${pour.minutes} minutes.`,
+    says: `Nobody has written down how fast ${unknownScents.join(' and ')} makes a batter; ${inSentence(pour.says)} needs ${pour.minutes} minutes.`,
     because:
       'A scent may halve the time, and its maker’s word holds for another recipe. Test a little of your own batter with it first.',
   }

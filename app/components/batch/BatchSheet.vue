@@ -96,8 +96,8 @@ const steps = computed(() => [
           </h2>
           <p class="figure">
             {{ say.amount(onSheet.result.oils) }} of oils,
-            {{ say.amount(onSheet.result.batter) }} of batter, {{ batch.bars }}
-            {{ batch.bars === 1 ? 'bar' : 'bars' }}
+            {{ say.amount(onSheet.result.batter) }} of batter,
+            {{ say.count(batch.bars, 'bar', 'bars') }}
           </p>
           <p class="figure">
             Superfat of these weights <b>{{ say.percent(onSheet.superfat, 2) }}</b>, asked

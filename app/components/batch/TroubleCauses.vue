@@ -8,6 +8,7 @@ import { applyPatch } from '#core/formula/patch'
 import { standingEvents } from '#core/rack/standing'
 import { causesOf, caseOf, type Cause } from '#core/troubles/causes'
 import { troubleKinds } from '#core/troubles/kinds'
+import { inSentence } from '#core/units/language'
 
 /** What went wrong, its likely causes from the record of this very batch, what becomes of the bars, what to change next time. */
 const { batch } = defineProps<{ batch: Batch }>()
@@ -62,7 +63,7 @@ async function makeNext(says: string, cause: Cause) {
       id: versionId,
       revision: saved.revision,
       name: `Version ${number}`,
-      purpose: `${cause.next!.label}, against ${says.toLowerCase()} as on batch ${batch.number}.`,
+      purpose: `${cause.next!.label}, against ${inSentence(says)} as on batch ${batch.number}.`,
     })
     versionId = newId()
     toasts.show(`${cause.next!.label}: that is version ${number}.`)

@@ -4,6 +4,7 @@ import { idFrom } from '#core/words/reading'
 import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
 
 /** The bench itself: steps at the left, one step large in the middle, heat and weights at the right. */
+const { say } = storeToRefs(useWorkshop())
 const bench = useBench()
 const { step, plan, index, state, keeper, practising, guided } = bench
 const emit = defineEmits<{ finish: [] }>()
@@ -72,8 +73,8 @@ function saveEntries() {
       <span>
         {{ leader }} leads; this screen follows.
         <template v-if="keeper.refused.value">
-          {{ keeper.refused.value }} {{ keeper.refused.value === 1 ? 'entry' : 'entries' }} from
-          this device {{ keeper.refused.value === 1 ? 'was' : 'were' }} not written.</template
+          {{ say.count(keeper.refused.value, 'entry', 'entries') }} from this device
+          {{ keeper.refused.value === 1 ? 'was' : 'were' }} not written.</template
         >
       </span>
       <button

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { OverChoice } from '#core/bench/run/overPour'
 import type { WeighingNow } from '~/composables/useWeighing'
+import { inSentence } from '#core/units/language'
 
 /** Too much went in: what it does, and each way on with the batch it makes. */
 const { choices, weighing } = defineProps<{ choices: OverChoice[]; weighing: WeighingNow }>()
@@ -43,7 +44,7 @@ function words(choice: OverChoice): { says: string; means: string } {
 <template>
   <div class="mt-4" role="group" aria-label="Too much">
     <p class="figure text-[22px] font-bold text-[#ff8d75]">
-      {{ say.mass(over) }} too much {{ name.toLowerCase() }}
+      {{ say.mass(over) }} too much {{ inSentence(name) }}
     </p>
     <p v-if="accepted && planned" class="figure text-[17px] text-ink-2">
       Left so: superfat {{ say.percent(accepted.superfat, 1) }} instead of

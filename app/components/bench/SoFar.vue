@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { isDone } from '#core/bench/run/run'
 import { sum } from '#core/statistics/sum'
+import { inSentence } from '#core/units/language'
 
 /** The batch as weighed so far, and what is off. */
 const { soFar, plan, state, ctx, safetyCheck } = useBench()
@@ -40,7 +41,7 @@ const watered = computed(() => sum(Object.values(state.value.watered)))
     <p class="figure text-ink-2">
       <template v-if="off.length">
         <span v-for="(one, place) in off.slice(0, 3)" :key="one.name"
-          >{{ place ? ', ' : '' }}{{ one.name.toLowerCase() }} {{ one.by > 0 ? '+' : '−'
+          >{{ place ? ', ' : '' }}{{ inSentence(one.name) }} {{ one.by > 0 ? '+' : '−'
           }}{{ say.mass(Math.abs(one.by)) }}</span
         >
       </template>

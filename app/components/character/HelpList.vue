@@ -3,6 +3,7 @@ import { traitRules } from '#core/character/coefficients'
 import { whatWouldHelp, type Help } from '#core/finder/help'
 import { distance } from '#core/character/regions'
 import { useDebounceFn } from '@vueuse/core'
+import { inSentence } from '#core/units/language'
 
 /** The three single changes that bring the formula nearest to its regions, each one click. */
 const { document, result, regions, traits, apply } = useFormulaEditor()
@@ -23,7 +24,7 @@ const look = useDebounceFn(() => {
 watch([document, regions], () => void look(), { immediate: true })
 const insideWords = (help: Help) =>
   help.inside.length
-    ? `${help.inside.map((trait) => traitRules[trait].says.toLowerCase()).join(' and ')} comes inside`
+    ? `${help.inside.map((trait) => inSentence(traitRules[trait].says)).join(' and ')} comes inside`
     : 'nearer, none comes inside yet'
 </script>
 

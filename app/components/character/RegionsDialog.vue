@@ -4,6 +4,7 @@ import { traits as traitIds, type Trait, type Use } from '#contracts/words'
 import { traitRules } from '#core/character/coefficients'
 import { regionsFor, usualRegions } from '#core/character/regions'
 import { purposeNames } from '~/utils/purposeNames'
+import { inSentence } from '#core/units/language'
 
 /** Where bars for one use should lie, by this workshop's own judgement. */
 const { use } = defineProps<{ use: Use }>()
@@ -44,7 +45,7 @@ const nameOf = (path: string) => {
 </script>
 
 <template>
-  <AppDialog v-model="open" :title="`Regions: ${purposeNames[use].toLowerCase()}`">
+  <AppDialog v-model="open" :title="`Regions: ${inSentence(purposeNames[use])}`">
     <form class="grid gap-2 px-5 py-4" @submit.prevent="keep">
       <p class="mb-1 text-ink-2">
         Where a good bar for this use lies, on scales of 0 to 100. They hold for every formula of

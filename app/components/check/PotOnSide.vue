@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FormulaResult } from '#contracts/result'
+import { inSentence } from '#core/units/language'
 
 /** The pot a recipe makes, laid on its side: everything in the order of pouring, as wide as it weighs. */
 const { result } = defineProps<{ result: FormulaResult }>()
@@ -36,7 +37,7 @@ const thin = computed(() => bands.value.filter(({ wide }) => !wide))
     </div>
     <p v-if="thin.length" class="figure mt-1 text-right text-sm text-ink-2">
       thin ones:
-      {{ thin.map(({ name, grams }) => `${name.toLowerCase()} ${say.mass(grams)}`).join(', ') }}
+      {{ thin.map(({ name, grams }) => `${inSentence(name)} ${say.mass(grams)}`).join(', ') }}
     </p>
   </figure>
 </template>

@@ -11,6 +11,7 @@ const draft = defineModel<WishDraft>({ required: true })
 const { library } = storeToRefs(useMaterials())
 const formulas = useFormulas()
 const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
 const query = ref('')
 const problem = ref('')
 const editingRegions = ref(false)
@@ -115,7 +116,7 @@ async function setPrice(id: string, value: number | null) {
       </fieldset>
     </div>
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1 px-4 py-2 text-sm">
-      <b class="figure">{{ count }} {{ count === 1 ? 'fat' : 'fats' }}</b>
+      <b class="figure">{{ say.count(count, 'fat', 'fats') }}</b>
       <button type="button" class="link" @click="choose(usualFats)">usual ones</button>
       <button type="button" class="link" :disabled="!formulas.loaded" @click="ofFormulas">
         those of my formulas

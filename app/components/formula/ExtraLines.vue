@@ -14,6 +14,7 @@ import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core
 import { momentNames, wayNames } from '~/utils/moments'
 import { sumOf } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
+import { inSentence } from '#core/units/language'
 
 const { library } = storeToRefs(useMaterials())
 const { document, result, change, put } = useFormulaEditor()
@@ -252,7 +253,7 @@ function scentAlso(index: number) {
     </ul>
     <details v-if="milk" class="px-3 pb-2 text-sm text-ink-2">
       <summary class="cursor-pointer font-semibold">
-        How: {{ milk.name.toLowerCase() }}, {{ milk.says.toLowerCase() }}
+        How: {{ inSentence(milk.name) }}, {{ inSentence(milk.says) }}
       </summary>
       <ol class="mt-1 list-decimal space-y-1 pl-5">
         <li v-for="step in milk.steps" :key="step">{{ say.inUnits(step) }}</li>

@@ -3,6 +3,7 @@ import { faultsInFormula } from '#core/formula/faults'
 import type { Incoming } from '~/utils/files'
 
 /** Shows what an import will do before it does it. */
+const { say } = storeToRefs(useWorkshop())
 const { library } = storeToRefs(useMaterials())
 const open = defineModel<boolean>({ required: true })
 const formulas = useFormulas()
@@ -29,9 +30,7 @@ async function take() {
   try {
     for (const { document } of usable.value)
       await formulas.create({ ...document!, name: formulas.freeName(document!.name) })
-    toasts.show(
-      `${usable.value.length} ${usable.value.length === 1 ? 'formula' : 'formulas'} joined.`,
-    )
+    toasts.show(`${say.value.count(usable.value.length, 'formula', 'formulas')} joined.`)
     open.value = false
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })

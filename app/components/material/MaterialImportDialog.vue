@@ -3,6 +3,7 @@ import { columnOfPath, differingCells, materialsFromRows } from '#core/exchange/
 import type { OwnMaterial } from '#contracts/material'
 
 /** Shows row by row what a table of materials will do before it does it. */
+const { say } = storeToRefs(useWorkshop())
 const open = defineModel<boolean>({ required: true })
 const materials = useMaterials()
 const toasts = useToasts()
@@ -69,7 +70,7 @@ async function take() {
       await materials.save(document.id, materials.recordOf(document.id)?.revision ?? 0, document)
       done.value++
     }
-    toasts.show(`${done.value} ${done.value === 1 ? 'material is' : 'materials are'} kept.`)
+    toasts.show(`${say.value.count(done.value, 'material is', 'materials are')} kept.`)
     open.value = false
   } catch (error) {
     problem.value = `${done.value} of ${usable.value.length} are kept. ${sentenceOf(error)}`
@@ -112,7 +113,7 @@ async function take() {
     </div>
     <template #actions>
       <p v-if="wrong" class="mr-auto self-center text-stop">
-        {{ wrong }} {{ wrong === 1 ? 'row is' : 'rows are' }} left out.
+        {{ say.count(wrong, 'row is', 'rows are') }} left out.
       </p>
       <AppButton @click="open = false">Cancel</AppButton>
       <AppButton kind="main" :disabled="!usable.length || busy" @click="take">

@@ -129,7 +129,7 @@ async function done() {
         <MouldPicture :record="draft" :px-per-mm="0.55" />
         <p class="figure text-ink-2">
           {{ say.number(byMeasures) }} ml by its measures.<br />
-          {{ bars.count }} {{ bars.count === 1 ? 'bar' : 'bars' }} of
+          {{ say.count(bars.count, 'bar', 'bars') }} of
           {{ say.number(bars.millilitres) }} ml<template v-if="bars.sidesMm"
             >, {{ bars.sidesMm.map((side) => say.number(side)).join(' × ') }} mm</template
           >.

@@ -29,7 +29,7 @@ const facts = computed((): [string, string][] => {
     ...(last
       ? ([
           [
-            `Last, mean of ${weighed.length} ${weighed.length === 1 ? 'bar' : 'bars'}`,
+            `Last, mean of ${say.value.count(weighed.length, 'bar', 'bars')}`,
             say.value.mass(roundTo(last.mean, 1)),
           ],
           ['Lost so far', say.value.percent(last.lost, 1)],

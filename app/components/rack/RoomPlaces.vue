@@ -7,7 +7,7 @@ import { sumOf } from '#core/statistics/sum'
 /** The room as it is: planks and trays with the bars that stand on each. Bars are dragged from one to another. */
 const props = defineProps<{ batches: BatchSummary[]; chosen: string | null }>()
 const emit = defineEmits<{ choose: [id: string]; room: [] }>()
-const { settings, today } = storeToRefs(useWorkshop())
+const { settings, today, say } = storeToRefs(useWorkshop())
 const store = useBatches()
 
 interface Shelf {
@@ -105,8 +105,7 @@ function dropped(to: Shelf) {
             <span class="text-[12.5px]"
               ><b class="font-[650]">{{ item.batch.name }}</b
               ><span class="figure ml-1 text-ink-2"
-                >{{ item.batch.number }} · {{ item.bars }}
-                {{ item.bars === 1 ? 'bar' : 'bars' }}</span
+                >{{ item.batch.number }} · {{ say.count(item.bars, 'bar', 'bars') }}</span
               ></span
             >
             <span class="flex items-end gap-[2px] overflow-hidden">

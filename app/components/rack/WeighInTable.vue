@@ -90,7 +90,7 @@ async function take() {
         >{{ rows.length - taken.length }} of {{ rows.length }} are left out</span
       >
       <AppButton kind="main" :disabled="!taken.length || busy" @click="take"
-        >Take {{ taken.length }} {{ taken.length === 1 ? 'weight' : 'weights' }}</AppButton
+        >Take {{ say.count(taken.length, 'weight', 'weights') }}</AppButton
       >
     </div>
   </div>

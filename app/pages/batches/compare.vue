@@ -6,6 +6,7 @@ import { feelKinds, feelLines } from '#core/rack/feel'
 import { standingEvents } from '#core/rack/standing'
 import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
+import { inSentence } from '#core/units/language'
 
 /** Two batches side by side: what differed, how they dried, what became of them. */
 const route = useRoute()
@@ -64,13 +65,13 @@ function factRows(batch: Batch): [string, string][] {
     ['Long dried, label', facts.drying ? labelText(facts.drying, say.value) : '–'],
     [
       'Troubles',
-      facts.troubles.map(({ trouble }) => troubleKinds[trouble].says.toLowerCase()).join(', ') ||
+      facts.troubles.map(({ trouble }) => inSentence(troubleKinds[trouble].says)).join(', ') ||
         'none',
     ],
     [
       'In use, last',
       feelLines(batch.events, facts.pouredOn!)
-        .map(({ test, points }) => `${feelKinds[test].says.toLowerCase()} ${points.at(-1)!.score}`)
+        .map(({ test, points }) => `${inSentence(feelKinds[test].says)} ${points.at(-1)!.score}`)
         .join(', ') || '–',
     ],
     [

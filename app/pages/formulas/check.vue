@@ -87,7 +87,7 @@ const understood = computed(() => lines.value.length - open.value.length)
       <AppButton to="/formulas">All formulas</AppButton>
       <AppButton kind="main" :disabled="!takeable" @click="takeOver">{{
         open.length
-          ? `Take it over: ${open.length} ${open.length === 1 ? 'line' : 'lines'} open`
+          ? `Take it over: ${say.count(open.length, 'line', 'lines')} open`
           : 'Take it over as a formula'
       }}</AppButton>
     </div>

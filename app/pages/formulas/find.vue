@@ -7,6 +7,7 @@ import type { Wish } from '#core/finder/wish'
 import { blankFormula } from '#core/formula/blank'
 import { asWish, freshWish } from '~/utils/wishDraft'
 import { purposeNames } from '~/utils/purposeNames'
+import { inSentence } from '#core/units/language'
 
 /** From fats, limits and wishes to the best formula, its runner-ups, and what it costs. */
 useHead({ title: 'Find a formula · Mantle' })
@@ -42,7 +43,7 @@ function look() {
   void find(wish.value)
 }
 async function write(found: Found) {
-  const name = formulas.freeName(`Found, ${purposeNames[draft.value.use].toLowerCase()}`)
+  const name = formulas.freeName(`Found, ${inSentence(purposeNames[draft.value.use])}`)
   try {
     const id = await formulas.create({
       ...blankFormula(name),

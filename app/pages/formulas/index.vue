@@ -146,7 +146,7 @@ const search = ref<HTMLInputElement | null>(null)
         <span class="text-sm text-ink-2 max-md:hidden">
           {{ dayText(workshop.dayOf(formula.changedAt), { today }) }}<br />{{
             made.get(formula.id)
-              ? `${made.get(formula.id)} ${made.get(formula.id) === 1 ? 'batch' : 'batches'}`
+              ? say.count(made.get(formula.id)!, 'batch', 'batches')
               : 'not made yet'
           }}
         </span>

@@ -59,7 +59,7 @@ const entriesOf = (mould: Stored<WorkshopMould>) => [
 const barWords = (record: WorkshopMould) => {
   const { count, millilitres, sidesMm } = barsIn(record)
   const sides = sidesMm ? `, ${sidesMm.map((side) => say.value.number(side)).join(' × ')} mm` : ''
-  return `${count} ${count === 1 ? 'bar' : 'bars'} of ${say.value.number(millilitres)} ml${sides}`
+  return `${say.value.count(count, 'bar', 'bars')} of ${say.value.number(millilitres)} ml${sides}`
 }
 </script>
 

@@ -3,6 +3,7 @@ import { at, type PlanContext } from './context'
 import { lyeJugGrams } from './batterSteps'
 import { lyeByPot } from './pots'
 import type { Step, VesselPlan } from './step'
+import { inSentence } from '../../units/language'
 
 /** g/ml of flakes or beads as they lie in a cup. */
 const flakes = 1.1
@@ -82,7 +83,7 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
     rest.set(vessel, {
       says: before
         ? before.says
-        : `Cup for ${weigh.kind === 'carrier' ? 'a colour in oil' : weigh.name.toLowerCase()}`,
+        : `Cup for ${weigh.kind === 'carrier' ? 'a colour in oil' : inSentence(weigh.name)}`,
       grams: (before?.grams ?? 0) + weigh.grams,
     })
   }

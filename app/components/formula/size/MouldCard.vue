@@ -2,6 +2,7 @@
 import type { WorkshopMould } from '#contracts/mould'
 import { capacityOf } from '#core/mould/capacity'
 import { stuffOf } from '#core/mould/stuff'
+import { inSentence } from '#core/units/language'
 
 /** A mould drawn to scale with the batter as it is in it, and how full that makes it. */
 const { record, millilitres, chosen, others } = defineProps<{
@@ -64,7 +65,7 @@ const words = computed(() => {
         />
       </span>
       <span v-if="never" class="font-semibold text-stop"
-        >{{ stuffOf[record.material].says.toLowerCase() }}: lye eats it</span
+        >{{ inSentence(stuffOf[record.material].says) }}: lye eats it</span
       >
       <span v-else class="figure" :class="fill > record.owned ? 'text-warn' : ''"
         ><b class="text-[15px]">{{ words.full }}</b

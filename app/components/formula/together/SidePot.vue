@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FormulaResult } from '#contracts/result'
 import { batterMillilitres, potFor } from '#core/formula/volume'
+import { inSentence } from '#core/units/language'
 
 /** One of several pots that are compared: filled in the order of pouring, what is thick enough named inside. */
 const { result, missing = '' } = defineProps<{
@@ -20,7 +21,7 @@ const bands = computed(() => {
     const amount = layer.strong ? say.value.massDown(layer.grams) : say.value.mass(layer.grams)
     const named =
       layer.strong || layer.key === 'water'
-        ? `${layer.label.toLowerCase()} ${amount}`
+        ? `${inSentence(layer.label)} ${amount}`
         : layer.key.startsWith('fat-')
           ? `${layer.label} ${say.value.percent(layer.grams / result.oils, 0)}`
           : layer.label

@@ -2,6 +2,7 @@
 import { finishWords } from '#core/events/finished'
 import { finishes, type Finish } from '#contracts/rackWords'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
+import { inSentence } from '#core/units/language'
 
 /** Trimmed, bevelled, stamped, planed: what was done to the bars and what it took off them. */
 defineProps<AskProps>()
@@ -22,8 +23,7 @@ watchEffect(
   <fieldset class="flex flex-wrap gap-5">
     <legend class="sr-only">What was done</legend>
     <label v-for="one in finishes" :key="one" class="flex items-center gap-2"
-      ><input v-model="step" type="radio" :value="one" />
-      {{ finishWords[one].toLowerCase() }}</label
+      ><input v-model="step" type="radio" :value="one" /> {{ inSentence(finishWords[one]) }}</label
     >
   </fieldset>
   <template v-if="step !== 'stamped'">

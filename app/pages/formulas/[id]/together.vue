@@ -2,6 +2,7 @@
 import { thumbnailOf } from '#core/formula/thumbnail'
 import { changesBetween } from '#core/versions/changes'
 import type { MergePlace, Side } from '#core/versions/merge'
+import { inSentence } from '#core/units/language'
 
 /** A formula that was changed in two places at once: both sides beside what comes of them together. */
 const route = useRoute()
@@ -63,7 +64,7 @@ const alike = computed(() => {
     .join(', ')
 })
 const waitsFor = computed(() => {
-  if (open.value.length === 1) return `Choose the ${open.value[0]!.says.toLowerCase()} first`
+  if (open.value.length === 1) return `Choose the ${inSentence(open.value[0]!.says)} first`
   if (open.value.length) return `Choose ${open.value.length} things first`
   return faults.value.length ? faults.value[0]!.says : ''
 })
@@ -133,13 +134,13 @@ const summary = (side: Side) =>
     <section class="sheet overflow-hidden" aria-label="The two sides and what comes of them">
       <div class="grid lg:grid-cols-[200px_1fr_1fr_1fr]">
         <div class="border-b border-line px-4 py-3 lg:border-r">
-          <h2>{{ places.length }} {{ places.length === 1 ? 'thing differs' : 'things differ' }}</h2>
+          <h2>{{ say.count(places.length, 'thing differs', 'things differ') }}</h2>
           <p v-if="alone" class="mt-2 text-sm text-ink-2">
-            {{ alone }} {{ alone === 1 ? 'was' : 'were' }} changed on one side only and
+            {{ say.count(alone, 'was', 'were') }} changed on one side only and
             {{ alone === 1 ? 'goes' : 'go' }} together.
           </p>
           <p v-if="clashes" class="mt-2 text-sm text-ink-2">
-            {{ clashes }} {{ clashes === 1 ? 'was' : 'were' }} changed on both:
+            {{ say.count(clashes, 'was', 'were') }} changed on both:
             {{ clashes === 1 ? 'that is' : 'those are' }} yours to choose.
           </p>
         </div>
