@@ -22,7 +22,7 @@ const studies = {
   siege: ['Siege', study('siege')],
   deep: [
     'Properties, tenfold',
-    ['npx', 'vitest', 'run', '--project', 'unit'],
+    ['npx', 'vitest', 'run', '--project', 'core'],
     { MANTLE_DEPTH: '10' },
   ],
 }
