@@ -60,9 +60,8 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
   const nothing: Close = () => undefined
   /** Closes what a role has open, then opens what it is to have. Rejects when that cannot be opened. */
   function connect(role: Role, source: ReadingSource, asking: boolean): Promise<Close> {
-    const before = (open[role] ?? Promise.resolve(nothing)).catch(() => nothing)
-    const opened = before.then(async (close) => {
-      await close()
+    const opened = Promise.resolve(open[role]).then(async (close) => {
+      await close?.()
       return openDevice(source, { role, standIns: standInId, asking }, (value, stable) =>
         take(role, value, stable),
       )

@@ -38,10 +38,11 @@ export function forgetDraft(id: string, window?: string): void {
 /** Every draft of a formula that lies on this device, the newest first; what is no draft is left alone. */
 export async function draftsOf(id: string): Promise<WindowDraft[]> {
   const own = inMemory.get(id)
+  const keys = keysHere(begin(id))
   // Mostly there are none, and the schema is a tenth of what the first page would load.
-  if (!own && !keysHere(begin(id)).length) return []
+  if (!own && !keys.length) return []
   const { formulaSchema } = await import('#contracts/formula')
-  const kept = keysHere(begin(id)).flatMap((key) => {
+  const kept = keys.flatMap((key) => {
     const draft = keptHere(key, (value): Draft | null => {
       const { revision, base, document, at } = value as Partial<Draft>
       const [was, is] = [formulaSchema.safeParse(base), formulaSchema.safeParse(document)]

@@ -1,5 +1,4 @@
 import type { VesselKind } from '#contracts/benchWords'
-import type { StreamedReading } from '#contracts/device'
 
 /** What is measured at a bench. */
 export type Role = 'scale' | VesselKind
@@ -24,11 +23,9 @@ export interface OpenFor {
 /** Hears what one device says of a role, on the line that all windows share. */
 function overTheLine(readings: string, device: string, role: Role, hear: HearReading): Close {
   const wanted = role === 'scale' ? 'grams' : 'celsius'
-  const told = ({ device: from, kind, value, stable }: StreamedReading) => {
-    if (from === device && kind === wanted) hear(value, stable)
-  }
-  return listenTo({ readings: [readings] }, (message) => {
-    if (message.topic === 'reading') told(message.data)
+  return listenTo({ readings: [readings] }, ({ topic, data }) => {
+    if (topic === 'reading' && data.device === device && data.kind === wanted)
+      hear(data.value, data.stable)
   })
 }
 

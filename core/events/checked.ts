@@ -1,5 +1,5 @@
 import type { PeekFind } from '#contracts/rackWords'
-import { afterPour, type EventKind } from './kind'
+import { afterPour, whileLoaf, type EventKind } from './kind'
 
 export const peekWords: Record<PeekFind, string> = {
   fine: 'even, quiet',
@@ -15,7 +15,6 @@ export const checked: EventKind<'checked'> = {
     if (check === 'unwrap') return 'Unwrapped'
     return found ? `Looked under the cover: ${peekWords[found]}` : 'Looked under the cover'
   },
-  offer: ({ stage, pouredOn, cutOn }) =>
-    pouredOn && !cutOn && stage !== 'left' ? { says: 'Look under the cover' } : null,
+  offer: whileLoaf({ says: 'Look under the cover' }),
   dialog: { title: 'Under the cover', confirm: 'Keep it' },
 }

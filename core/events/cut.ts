@@ -1,5 +1,5 @@
 import type { RejectReason } from '#contracts/rackWords'
-import { beforeCut, type EventKind } from './kind'
+import { beforeCut, whileLoaf, type EventKind } from './kind'
 
 export const rejectWords: Record<RejectReason, string> = {
   crumbled: 'crumbled edge',
@@ -21,7 +21,6 @@ export const cut: EventKind<'cut'> = {
       ...rejects.map((one) => `${say.number(one.bars)} ${rejectWords[one.why]}`),
     ]),
   mark: ({ bars }) => ({ says: `cut, ${bars}`, looks: 'plain' }),
-  offer: ({ stage, pouredOn, cutOn }) =>
-    pouredOn && !cutOn && stage !== 'left' ? { says: 'Mark as cut', next: true } : null,
+  offer: whileLoaf({ says: 'Mark as cut', next: true }),
   dialog: { title: 'Cut', confirm: 'It is cut' },
 }

@@ -7,7 +7,7 @@ import { cut } from './cut'
 import { felt } from './felt'
 import { finished } from './finished'
 import { gelled } from './gelled'
-import type { EventKind, EventOf, Kind, Mark, NewEventOf, Offer, Words } from './kind'
+import type { EventKind, EventOf, Kind, Mark, Offer, Words } from './kind'
 import { left } from './left'
 import { noted } from './noted'
 import { out } from './out'
@@ -46,7 +46,8 @@ export const eventKinds: { [K in Kind]: EventKind<K> } = {
   weighed,
   turned,
 }
-const kindOf = <K extends Kind>(kind: K): EventKind<K> => eventKinds[kind]
+/** What is known of an event's kind. The compiler does not see that an event fits its own kind. */
+const kindOf = ({ kind }: { kind: Kind }) => eventKinds[kind]
 
 /**
  * Why an event cannot have happened to this batch, or null when it can.
@@ -65,20 +66,20 @@ export function whyNot(
     if (hit.kind === 'cut' && facts.out) return 'Take back what went out first.'
     return null
   }
-  const kind = kindOf(event.kind) as EventKind<typeof event.kind>
+  const kind = kindOf(event)
   if (event.day > today) return 'That day has not come yet.'
   if (facts.pouredOn && !kind.anyDay && event.day < facts.pouredOn)
     return 'That was before it was poured.'
-  return kind.whyNot(event as EventOf<Kind>, { facts, today })
+  return kind.whyNot(event as never, { facts, today })
 }
 
 /** What happened, in one line; empty for a taking back. */
 export const happened = (event: NewBatchEvent, words: Words): string =>
-  event.kind === 'undone' ? '' : kindOf(event.kind).says(event as NewEventOf<Kind> as never, words)
+  event.kind === 'undone' ? '' : kindOf(event).says(event as never, words)
 
 /** An event on the line of a batch's life; null where it is not drawn there. */
 export const markOf = (event: EventOf<Kind>, words: Words): Mark | null =>
-  kindOf(event.kind).mark?.(event as never, words) ?? null
+  kindOf(event).mark?.(event as never, words) ?? null
 
 /** What may be told of a batch as it is, in the order in which it is likely. */
 export function offers(standing: Standing, facts: BatchFacts): ({ kind: Kind } & Offer)[] {

@@ -46,7 +46,7 @@ export interface EventKind<K extends Kind> {
   /** On the line of the batch's life; none where it is not drawn there. */
   mark?(event: EventOf<K>, words: Words): Mark | null
   /** Done again and again: folded in lists, and no more than a tick on the line. */
-  often?: { tick: 'long' | 'short' | null; says: string }
+  often?: { tick: 'long' | 'short' | null }
   /** May be told of a day before the pour. */
   anyDay?: boolean
   /** When it is offered; not there where it is told by other means only. */
@@ -78,7 +78,7 @@ export function blocked({ usable }: BatchFacts): string | null {
   return null
 }
 
-/** Whether the batch is on the rack and poured: what may be told of every such batch. */
+/** Offered of every batch that is poured and has not left, of one of those that is cut, or of one that is still a loaf. */
 export const whilePoured =
   (says: string) =>
   ({ stage, pouredOn }: Standing): Offer | null =>
@@ -87,3 +87,7 @@ export const whileCut =
   (says: string) =>
   ({ stage, cutOn }: Standing): Offer | null =>
     cutOn && stage !== 'left' ? { says } : null
+export const whileLoaf =
+  (offer: Offer) =>
+  ({ stage, pouredOn, cutOn }: Standing): Offer | null =>
+    pouredOn && !cutOn && stage !== 'left' ? offer : null

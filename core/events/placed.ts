@@ -18,7 +18,7 @@ export const placed: EventKind<'placed'> = {
         return name ? `${count} on ${name}` : count
       }),
     )}`,
-  often: { tick: null, says: 'moves' },
+  often: { tick: null },
   offer: whileCut('Places'),
   dialog: { title: 'Places', confirm: 'They stand there' },
 }

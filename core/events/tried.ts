@@ -1,5 +1,5 @@
 import type { Touch } from '#contracts/rackWords'
-import { beforeCut, type EventKind } from './kind'
+import { beforeCut, whileLoaf, type EventKind } from './kind'
 
 export const touchWords: Record<Touch, string> = {
   soft: 'soft, takes a finger’s mark',
@@ -13,7 +13,6 @@ export const tried: EventKind<'tried'> = {
   whyNot: beforeCut,
   says: ({ touch, frozen }) =>
     frozen ? `Tried: ${touchWords[touch]}, into the freezer` : `Tried: ${touchWords[touch]}`,
-  offer: ({ stage, pouredOn, cutOn }) =>
-    pouredOn && !cutOn && stage !== 'left' ? { says: 'Try it', next: true } : null,
+  offer: whileLoaf({ says: 'Try it', next: true }),
   dialog: { title: 'Try the loaf', confirm: 'Keep it' },
 }

@@ -4,5 +4,5 @@ import { afterCut, type EventKind } from './kind'
 export const turned: EventKind<'turned'> = {
   whyNot: afterCut,
   says: () => 'Turned',
-  often: { tick: 'short', says: 'turnings' },
+  often: { tick: 'short' },
 }

@@ -5,5 +5,5 @@ export const weighed: EventKind<'weighed'> = {
   whyNot: afterCut,
   says: ({ bars }, { say }) =>
     `Weighed: ${say.list(bars.map(({ bar, grams }) => `bar ${bar} ${say.mass(grams)}`))}`,
-  often: { tick: 'long', says: 'weigh-ins' },
+  often: { tick: 'long' },
 }

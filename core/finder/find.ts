@@ -102,7 +102,7 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
 export function apart(one: Found, other: Found): number {
   const ids = new Set([...one.fats, ...other.fats].map(({ id }) => id))
   const share = (found: Found, id: string) => found.fats.find((line) => line.id === id)?.share ?? 0
-  return sumOf([...ids], (id) => Math.abs(share(one, id) - share(other, id))) / 2
+  return sumOf(ids, (id) => Math.abs(share(one, id) - share(other, id))) / 2
 }
 
 /** Points by which a found formula may miss a region and still count as inside: its shares were rounded. */

@@ -58,7 +58,13 @@ function decimalsOf(scale: number, system: UnitSystem): number {
   return Math.max(0, Math.min(3, system === 'metric' ? places : Math.max(1, places)))
 }
 
-/** Makes a speaker for a locale, a unit system and a scale. Default: British English, grams to 0.1. */
+const listKinds = {
+  bare: { type: 'unit', style: 'short' },
+  and: { type: 'conjunction' },
+  or: { type: 'disjunction' },
+} as const satisfies Record<string, Intl.ListFormatOptions>
+
+/** Makes a formatter for a locale, a unit system and a scale. Default: British English, grams to 0.1. */
 export function formatter({
   locale = 'en-GB',
   system = 'metric',
@@ -78,15 +84,14 @@ export function formatter({
       )
     return formats.get(key)!.format(Object.is(value, -0) ? 0 : value)
   }
-  const rules = new Intl.PluralRules(locale)
-  const plural = (value: number) => rules.select(value)
-  const listed = (joined?: 'and' | 'or') =>
-    new Intl.ListFormat(
-      locale,
-      joined
-        ? { type: joined === 'and' ? 'conjunction' : 'disjunction' }
-        : { type: 'unit', style: 'short' },
-    )
+  // Most formatters never say a count or a list: theirs are made when they do, and once.
+  let rules: Intl.PluralRules | undefined
+  const plural = (value: number) => (rules ??= new Intl.PluralRules(locale)).select(value)
+  const lists = new Map<keyof typeof listKinds, Intl.ListFormat>()
+  const listed = (kind: keyof typeof listKinds) => {
+    if (!lists.has(kind)) lists.set(kind, new Intl.ListFormat(locale, listKinds[kind]))
+    return lists.get(kind)!
+  }
   const decimals = decimalsOf(scale, system)
   const massFigure = (grams: number) =>
     format(system === 'metric' ? grams : grams / gramsPer.oz, decimals, decimals)
@@ -104,7 +109,7 @@ export function formatter({
     degrees: inFahrenheit ? 'F' : 'C',
     number: (value, places = 0, most = places) => format(value, places, most),
     count: (value, one, many) => `${format(value, 0, 0)} ${plural(value) === 'one' ? one : many}`,
-    list: (items, joined) => listed(joined).format(items),
+    list: (items, joined) => listed(joined ?? 'bare').format(items),
     massFigure,
     massUnit,
     massDown: (grams) => {

@@ -20,7 +20,7 @@ export class StandInScale {
   constructor(
     private readonly resolution: number,
     private readonly most: number,
-    private readonly chance: RandomSource,
+    private readonly random: RandomSource,
   ) {}
 
   /** Puts something on all at once, or pours it at so many g per second. */
@@ -45,15 +45,15 @@ export class StandInScale {
     const poured = Math.min(this.pouring.left, this.pouring.perSecond * seconds)
     this.load += poured
     this.pouring.left -= poured
-    const splash = poured > 0 ? this.chance.normal() * this.resolution * 6 : 0
+    const splash = poured > 0 ? this.random.normal() * this.resolution * 6 : 0
     this.seen += (this.load + splash - this.seen) * (1 - Math.exp(-seconds / 0.35))
-    this.zero += this.chance.normal() * this.resolution * 0.1 * Math.sqrt(seconds / 60)
+    this.zero += this.random.normal() * this.resolution * 0.1 * Math.sqrt(seconds / 60)
   }
 
   /** What the display says: null under overload. */
   read(): { value: number | null; stable: boolean } {
     if (this.seen > this.most) return { value: null, stable: false }
-    const noisy = this.seen + this.zero - this.tared + this.chance.normal() * this.resolution * 0.2
+    const noisy = this.seen + this.zero - this.tared + this.random.normal() * this.resolution * 0.2
     const value = Math.round(noisy / this.resolution) * this.resolution
     this.last = [...this.last.slice(-4), value]
     const stable =

@@ -29,7 +29,7 @@ export class StandInVessel {
   constructor(
     private readonly kind: 'lye' | 'oils',
     private readonly roomC: number,
-    private readonly chance: RandomSource,
+    private readonly random: RandomSource,
   ) {
     this.celsius = roomC
     this.shown = roomC
@@ -79,6 +79,6 @@ export class StandInVessel {
 
   /** What the thermometer says, to a tenth of a degree. */
   read(): number {
-    return Math.round((this.shown + this.chance.normal() * probe.noise) * 10) / 10
+    return Math.round((this.shown + this.random.normal() * probe.noise) * 10) / 10
   }
 }

@@ -53,9 +53,10 @@ function refusedIn(file: string): Refused[] {
       const call = ts.isIdentifier(node.expression) ? calls[node.expression.text] : undefined
       if (call) {
         const given = node.arguments?.[call.status]
-        add(given && ts.isNumericLiteral(given) ? given.text : call.usual, [
-          ...textOf(node.arguments?.[call.says]),
-        ])
+        add(
+          given && ts.isNumericLiteral(given) ? given.text : call.usual,
+          textOf(node.arguments?.[call.says]),
+        )
       }
     }
     // Known troubles are a list of code, status and sentence.

@@ -3,6 +3,7 @@ import type { NewBatchEvent } from '#contracts/batch'
 import type { Component } from 'vue'
 import { eventKinds, happened } from '#core/events/index'
 import type { Kind } from '#core/events/kind'
+import { capital } from '#core/units/language'
 import type { BatchAnswer } from '~/composables/useBatchDialog'
 
 /** Writes down one thing that happened to a batch, each with its own few fields. All of it can be taken back. */
@@ -23,10 +24,7 @@ let id = newId()
 
 /** The fields of each kind, and what they come to; what was written down just before leads on. */
 const asks = import.meta.glob<Component>('./ask/*Ask.vue', { eager: true, import: 'default' })
-const fields = computed(() => {
-  const name = kind.value.charAt(0).toUpperCase() + kind.value.slice(1)
-  return asks[`./ask/${name}Ask.vue`]
-})
+const fields = computed(() => asks[`./ask/${capital(kind.value)}Ask.vue`])
 const looks = computed(() => eventKinds[kind.value].dialog!)
 const said = ref<BatchAnswer>(null)
 const before = ref<BatchAnswer>(null)
