@@ -72,6 +72,62 @@ export const coreRooms = [
   'finder',
 ]
 
+/** What is said in one place: `core/units/formatter.ts` for figures, counts and lists, `app/utils/dates.ts` for days and times. */
+const saidElsewhere = [
+  {
+    selector: "NewExpression[callee.object.name='Intl']",
+    message:
+      'Figures, counts and lists are said by the formatter, days and times by app/utils/dates.ts.',
+  },
+  {
+    selector: 'CallExpression[callee.property.name=/^toLocale/]',
+    message: 'Figures are said by the formatter, days and times by app/utils/dates.ts.',
+  },
+  {
+    selector: "CallExpression[callee.property.name='join'][arguments.0.value=/^(, | and | or )$/]",
+    message: 'A list is said by say.list.',
+  },
+  {
+    selector: "ConditionalExpression[test.operator='==='][test.right.value=1] > Literal[value=/./]",
+    message: 'One and many are told apart by say.count or say.plural.',
+  },
+  {
+    selector: "TemplateLiteral > CallExpression[callee.property.name='toLowerCase']",
+    message: 'A name goes into a sentence by inSentence.',
+  },
+  {
+    selector: "TemplateLiteral > CallExpression[callee.property.name='toFixed']",
+    message: 'Figures are said by the formatter.',
+  },
+]
+
+/** Needs the types: a promise nobody waits for, and a kind that a switch forgot. */
+const typed = {
+  project: ['tsconfig.node.json', '.nuxt/tsconfig.app.json', '.nuxt/tsconfig.server.json'],
+  tsconfigRootDir: import.meta.dirname,
+  extraFileExtensions: ['.vue'],
+}
+const withTypes = {
+  '@typescript-eslint/no-floating-promises': 'error',
+  '@typescript-eslint/await-thenable': 'error',
+  '@typescript-eslint/switch-exhaustiveness-check': [
+    'error',
+    { considerDefaultExhaustiveForUnions: true },
+  ],
+}
+
+const noClock = {
+  selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+  message: 'Time is an argument.',
+}
+
+/** Where they are said, and where words are read and tables written, which no locale changes. */
+const saying = [
+  'core/units/{formatter,days}.ts',
+  'core/{words,exchange}/**',
+  'app/utils/{dates,money}.ts',
+]
+
 const script = {
   '@typescript-eslint/consistent-type-imports': 'error',
   '@typescript-eslint/no-unused-vars': [
@@ -99,9 +155,23 @@ export default tseslint.config(
       'vue/no-multiple-template-root': 'off',
     },
   },
+  { files: ['**/*.ts'], languageOptions: { parserOptions: typed } },
   {
     files: ['**/*.vue'],
-    languageOptions: { parser: vueParser, parserOptions: { parser: tseslint.parser } },
+    languageOptions: {
+      parser: vueParser,
+      parserOptions: { parser: tseslint.parser, ...typed },
+    },
+  },
+  { files: ['**/*.js', '**/*.mjs'], ...tseslint.configs.disableTypeChecked },
+  { files: ['**/*.{ts,vue}'], rules: withTypes },
+  {
+    files: ['{app,server}/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', ...saying],
+    rules: {
+      'no-restricted-syntax': ['error', ...saidElsewhere],
+      'vue/no-restricted-syntax': ['error', ...saidElsewhere],
+    },
   },
   arrows(['core/*.ts'], ...coreArrows),
   ...coreRooms.map((room, floor) => {
@@ -142,14 +212,13 @@ export default tseslint.config(
         { object: 'Date', property: 'now', message: 'Time is an argument.' },
         { object: 'Math', property: 'random', message: 'Chance is an argument.' },
       ],
-      'no-restricted-syntax': [
-        'error',
-        {
-          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
-          message: 'Time is an argument.',
-        },
-      ],
+      'no-restricted-syntax': ['error', noClock],
     },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', ...saying],
+    rules: { 'no-restricted-syntax': ['error', noClock, ...saidElsewhere] },
   },
   arrows(
     ['contracts/**/*.ts'],

@@ -16,11 +16,6 @@ export default defineNuxtConfig({
   // The plugin is typed for a Vite whose plugin context says its version; Nuxt's type of it does not yet.
   vite: {
     plugins: [tailwindcss() as never],
-    resolve: {
-      alias: {
-        '@tanstack/vue-virtual': fileURLToPath(new URL('app/utils/noVirtual.ts', import.meta.url)),
-      },
-    },
     // Nothing here uses Vue's options; without them the runtime is smaller.
     define: { __VUE_OPTIONS_API__: 'false' },
     build: {

@@ -1,4 +1,8 @@
+import Unimport from 'unimport/unplugin'
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+
+const app = fileURLToPath(new URL('app', import.meta.url))
 
 export default defineConfig({
   test: {
@@ -16,7 +20,23 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['{server,demo,app}/**/*.test.ts', 'tests/unit/**/*.test.ts'],
+          include: ['{server,demo}/**/*.test.ts', 'tests/unit/**/*.test.ts'],
+          testTimeout: 120_000,
+        },
+      },
+      {
+        // What Nuxt brings in by itself, without Nuxt: names of Vue, of Pinia and of the app's own folders.
+        plugins: [
+          Unimport.vite({
+            presets: ['vue', 'pinia'],
+            dirs: ['composables', 'stores', 'utils'].map((folder) => `${app}/${folder}`),
+          }),
+        ],
+        resolve: { alias: { '~': app } },
+        test: {
+          name: 'app',
+          include: ['app/**/*.test.ts'],
+          environment: 'happy-dom',
           testTimeout: 120_000,
         },
       },

@@ -47,7 +47,7 @@ onOtherEpoch(load)
     >
       <NuxtPage v-if="workshop.ready && materials.loaded" />
     </component>
-    <FindOrDo v-if="palette" />
+    <LazyFindOrDo v-if="palette" />
     <LazyBatchDialog v-if="batchDialog" :key="`${batchDialog.batch.id} ${batchDialog.asks}`" />
     <LazyWeighRound v-if="weighRound" />
     <LazyKeyHelp v-if="keyHelp" />

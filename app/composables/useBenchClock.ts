@@ -21,11 +21,6 @@ export function useBenchClock(startedAt: string, events: () => RunEvent[], speed
   }
   /** Time of day of a minute of the run, as 10:21. */
   const timeOf = (minutes: number) =>
-    new Intl.DateTimeFormat(navigator.language, {
-      hour: '2-digit',
-      minute: '2-digit',
-      hour12: false,
-      timeZone: workshop.settings.timeZone,
-    }).format(new Date(Date.parse(startedAt) + minutes * 60_000))
+    workshop.timeOf(new Date(Date.parse(startedAt) + minutes * 60_000).toISOString())
   return { now, skip, timeOf }
 }

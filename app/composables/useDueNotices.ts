@@ -44,9 +44,11 @@ export function useTellDue() {
       return `${dueWords[kind]}: ${batch.name} ${batch.number}`
     })
     const notice = new Notification(
-      fresh.length === 1 ? words[0]! : `${fresh.length} things are due`,
+      fresh.length > 1
+        ? workshop.say.count(fresh.length, 'thing is due', 'things are due')
+        : words[0]!,
       {
-        body: fresh.length === 1 ? '' : words.slice(0, 5).join('\n'),
+        body: fresh.length > 1 ? words.slice(0, 5).join('\n') : '',
         tag: 'mantle-due',
         icon: '/icon.svg',
       },

@@ -15,6 +15,8 @@ export function useWeighing(bench: Bench) {
   const { devices, run } = bench
   /** g that stood on the scale when it was last tared; null before. */
   const base = ref<number | null>(null)
+  /** g of the vessel alone, as it was tared: what was weighed into it since is not part of it. */
+  const vessel = ref(0)
   const typed = ref('')
   const byItself = ref(false)
   const choosing = ref(false)
@@ -23,6 +25,11 @@ export function useWeighing(bench: Bench) {
   const quietUntil = ref(0)
   const inBandSince = ref<number | null>(null)
 
+  /** Counts from what stands on the scale: a vessel with nothing of this step in it. */
+  function stands(grams: number | null) {
+    base.value = grams
+    vessel.value = grams ?? 0
+  }
   const step = computed(() => (bench.step.value?.weigh ? bench.step.value : null))
   watch(
     () => step.value?.id,
@@ -31,14 +38,14 @@ export function useWeighing(bench: Bench) {
       choosing.value = false
       inBandSince.value = null
       // What stands on the scale stays there: the next thing often goes into the same vessel.
-      base.value = devices.now.value.scale
+      stands(devices.now.value.scale)
     },
     { immediate: true },
   )
   const scoops = computed(() => bench.stepState.value?.grams ?? 0)
   const gross = computed(() => devices.now.value.scale)
   watch(gross, (grams) => {
-    if (base.value === null && grams !== null) base.value = grams
+    if (base.value === null && grams !== null) stands(grams)
   })
   /** g that came on since the tare; null without a scale that speaks. */
   const net = computed(() =>
@@ -56,7 +63,7 @@ export function useWeighing(bench: Bench) {
     () => typedGrams.value !== null || isSteady(devices.scaleReadings.value, run.scale),
   )
   const loads = computed(() =>
-    loadsOf(bench.target.value, run.setup.scaleMax, base.value ?? 0, run.scale),
+    loadsOf(bench.target.value, run.setup.scaleMax, vessel.value, run.scale),
   )
   const load = computed(() => loadTarget(loads.value, scoops.value))
   const tolerance = computed(() => step.value?.weigh?.tolerance ?? run.scale)
@@ -74,13 +81,11 @@ export function useWeighing(bench: Bench) {
   )
 
   function tare() {
-    if (gross.value !== null) base.value = gross.value
+    if (gross.value !== null) stands(gross.value)
     typed.value = ''
   }
   /** Subtracts a vessel that is known by its weight. */
-  function subtract(grams: number) {
-    base.value = grams
-  }
+  const subtract = stands
   function takeScoop() {
     if (!step.value) return
     const grams = roundTo(scoop.value, 4)

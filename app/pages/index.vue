@@ -44,8 +44,8 @@ function roundWords({ kind, batches: all }: Job) {
   const names = all.map(({ name, number }) => `${name} ${number}`)
   const because =
     names.length > 4
-      ? `${names.slice(0, 4).join(', ')} and ${names.length - 4} more`
-      : names.join(', ')
+      ? `${say.value.list(names.slice(0, 4))} and ${names.length - 4} more`
+      : say.value.list(names)
   const bars = sumOf(all, (batch) => standingOf(batch, today.value).bars)
   return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
 }

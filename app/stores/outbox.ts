@@ -133,13 +133,14 @@ export const useOutbox = defineStore('outbox', () => {
     void (async () => {
       void useBatches().load()
       const gone = await lost()
+      const { say } = useWorkshop()
       toasts.show(
         gone.length
-          ? `The workshop was put back to an older state. ${
-              gone.length === 1
-                ? '1 thing told here since is not in it.'
-                : `${gone.length} things told here since are not in it.`
-            }`
+          ? `The workshop was put back to an older state. ${say.count(
+              gone.length,
+              'thing told here since is not in it.',
+              'things told here since are not in it.',
+            )}`
           : 'The workshop was put back to an older state.',
         {
           bad: true,
@@ -149,7 +150,7 @@ export const useOutbox = defineStore('outbox', () => {
                 undo: async () => {
                   for (const told of gone) await deliver({ ...told, at: Date.now() })
                 },
-                undoSays: gone.length === 1 ? 'Send it again' : 'Send them again',
+                undoSays: say.plural(gone.length, 'Send it again', 'Send them again'),
               }
             : {}),
         },

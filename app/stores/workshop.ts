@@ -119,12 +119,7 @@ export const useWorkshop = defineStore('workshop', () => {
   const dayOf = (instant: string) => dayIn(settings.value.timeZone, new Date(instant))
 
   /** The time of day of an instant (ISO, UTC) by the workshop's clock. */
-  const timeOf = (instant: string) =>
-    new Intl.DateTimeFormat(navigator.language, {
-      hour: '2-digit',
-      minute: '2-digit',
-      timeZone: settings.value.timeZone,
-    }).format(new Date(instant))
+  const timeOf = (instant: string) => timeText(instant, settings.value.timeZone)
 
   return {
     settings,

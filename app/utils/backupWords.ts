@@ -1,7 +1,6 @@
 import type { RecordDifference } from '#contracts/backup'
+import type { Formatter } from '#core/units/formatter'
 import { capital } from '#core/units/language'
-
-const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`
 
 const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   batch: ['batch', 'batches'],
@@ -33,26 +32,22 @@ const events: Record<string, [one: string, more: string]> = {
 }
 
 /** One line of what a restore would change. */
-export function differenceText({
-  kind,
-  name,
-  number,
-  event,
-  count,
-  changed,
-}: RecordDifference): string {
+export function differenceText(
+  { kind, name, number, event, count, changed }: RecordDifference,
+  say: Formatter,
+): string {
   const batch = number === null ? name : `${name} ${number}`
   switch (kind) {
     case 'batch':
       return `Batch ${batch}`
     case 'entries': {
       const [one, more] = events[event] ?? ['an entry', 'entries']
-      return `${batch}: ${count === 1 ? one : `${count} ${more}`}`
+      return `${batch}: ${count > 1 ? say.count(count, one, more) : one}`
     }
     case 'run':
-      return `${batch}: ${many(count, ...kinds.run)}`
+      return `${batch}: ${say.count(count, ...kinds.run)}`
     case 'photo':
-      return many(count, ...kinds.photo)
+      return say.count(count, ...kinds.photo)
     default: {
       const said = `${capital(kinds[kind][0])} ${name}`
       return changed ? `${said}, as it is now` : said
@@ -61,19 +56,21 @@ export function differenceText({
 }
 
 /** How old something is, as coarsely as one would say it. */
-export function ageText(hours: number): string {
+export function ageText(hours: number, say: Formatter): string {
   if (hours < 1) return 'under an hour old'
-  if (hours < 36) return `${many(Math.round(hours), 'hour', 'hours')} old`
+  if (hours < 36) return `${say.count(Math.round(hours), 'hour', 'hours')} old`
   const days = Math.round(hours / 24)
-  return days < 60 ? `${days} days old` : `${Math.round(days / 30)} months old`
+  return days < 60
+    ? `${say.count(days, 'day', 'days')} old`
+    : `${say.count(Math.round(days / 30), 'month', 'months')} old`
 }
 
 /** What an archive holds, in short. */
-export function holdsText(counts: Record<string, number> | null): string {
+export function holdsText(counts: Record<string, number> | null, say: Formatter): string {
   if (!counts) return 'made by an older Mantle, without a manifest'
-  return [
-    many(counts.batches ?? 0, 'batch', 'batches'),
-    many(counts.formulas ?? 0, 'formula', 'formulas'),
-    many(counts.photos ?? 0, 'photo', 'photos'),
-  ].join(', ')
+  return say.list([
+    say.count(counts.batches ?? 0, 'batch', 'batches'),
+    say.count(counts.formulas ?? 0, 'formula', 'formulas'),
+    say.count(counts.photos ?? 0, 'photo', 'photos'),
+  ])
 }

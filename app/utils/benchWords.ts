@@ -44,22 +44,6 @@ export function adviceText(advice: MeetingAdvice, say: Formatter): string {
 export const litres = (millilitres: number): string =>
   millilitres < 1000 ? `${Math.round(millilitres)} ml` : `${roundTo(millilitres / 1000, 1)} l`
 
-/** Day and time of an instant: Tue 24 Nov, 16:00. */
-export function momentText(instant: string, timeZone: string): string {
-  return new Intl.DateTimeFormat(
-    navigator.language.startsWith('en') ? navigator.language : 'en-GB',
-    {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      hour: '2-digit',
-      minute: '2-digit',
-      hour12: false,
-      timeZone,
-    },
-  ).format(new Date(instant))
-}
-
 /** The code on a bench sheet: the batch's number and four letters of its id, so that a mistyped number is noticed. */
 export const paperCode = ({ id, number }: { id: string; number: number }): string =>
   `${number}-${id.slice(-4).toUpperCase()}`
@@ -70,15 +54,6 @@ export const checkWords = {
   unwrap: 'Unwrap, or out of the cold',
   unmould: 'Unmould and cut',
 } as const
-
-/** When something is best done: one moment, or from one to another. */
-export function whenText({ from, to }: { from: string; to: string }, timeZone: string): string {
-  const begins = momentText(from, timeZone)
-  const ends = momentText(to, timeZone)
-  const at = ends.lastIndexOf(', ')
-  const sameDay = begins.startsWith(ends.slice(0, at))
-  return from === to ? begins : `${begins} to ${sameDay ? ends.slice(at + 2) : ends}`
-}
 
 /** An event of the bench in a few words, for taking it back. */
 export function toldWords(event: RunEvent, steps: readonly Step[]): string {

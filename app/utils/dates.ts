@@ -1,31 +1,53 @@
 import { TZDate } from '@date-fns/tz'
 
+/*
+ * Days and times of day in words. Those of the browser where it speaks English, else British ones: the sentences around them are
+ * English, and "mardi 24 novembre" in the middle of one helps nobody.
+ */
+const locale = () => (navigator.language.startsWith('en') ? navigator.language : 'en-GB')
+const said = (at: string, options: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat(locale(), options).format(new Date(at))
+const moment = {
+  weekday: 'short',
+  day: 'numeric',
+  month: 'short',
+  hour: '2-digit',
+  minute: '2-digit',
+} as const
+
 /** A day for people: weekday, day and month, the year only when it is not this one. */
 export function dayText(
   day: string,
   options: { weekday?: boolean; today?: string; long?: boolean } = {},
 ): string {
-  const date = new Date(`${day}T12:00:00Z`)
   const otherYear = options.today !== undefined && !options.today.startsWith(day.slice(0, 4))
-  return new Intl.DateTimeFormat(
-    navigator.language.startsWith('en') ? navigator.language : 'en-GB',
-    {
-      weekday: options.weekday ? 'long' : undefined,
-      day: 'numeric',
-      month: options.long ? 'long' : 'short',
-      year: otherYear ? 'numeric' : undefined,
-      timeZone: 'UTC',
-    },
-  ).format(date)
+  return said(`${day}T12:00:00Z`, {
+    weekday: options.weekday ? 'long' : undefined,
+    day: 'numeric',
+    month: options.long ? 'long' : 'short',
+    year: otherYear ? 'numeric' : undefined,
+    timeZone: 'UTC',
+  })
 }
 
-/** How far a day lies from another, in words. */
-export function distanceText(days: number): string {
-  if (days === 0) return 'today'
-  if (days === 1) return 'tomorrow'
-  if (days === -1) return 'yesterday'
-  return days > 0 ? `in ${days} days` : `${-days} days ago`
-}
+/** The time of day of an instant (ISO, UTC): 16:00. */
+export const timeText = (instant: string, timeZone: string): string =>
+  said(instant, { hour: '2-digit', minute: '2-digit', timeZone })
+
+/** Day and time of an instant (ISO, UTC): Tue 24 Nov, 16:00. */
+export const momentText = (instant: string, timeZone: string): string =>
+  said(instant, { ...moment, timeZone })
+
+/** When something is best done: one moment, or from one to another: Tue 24 Nov, 16:00–18:00. */
+export const whenText = ({ from, to }: { from: string; to: string }, timeZone: string): string =>
+  new Intl.DateTimeFormat(locale(), { ...moment, timeZone }).formatRange(
+    new Date(from),
+    new Date(to),
+  )
+
+/** How far a day lies from another, in words: tomorrow, in 5 days, 3 days ago. */
+export const distanceText = (days: number): string =>
+  new Intl.RelativeTimeFormat(locale(), { numeric: 'auto' }).format(days, 'day')
 
 /** The instant (ISO, UTC) of a time of day, as 14:30, in a time zone. */
 export function instantAt(day: string, time: string, timeZone: string): string {

@@ -23,7 +23,7 @@ export function exportFormulas(name: string, formulas: FormulaDocument | Formula
   const missing = [...new Set(list.flatMap((formula) => leftBehind(formula, library, shipped)))]
   if (missing.length)
     useToasts().show(
-      `${missing.join(', ')}: your own, so send the table of your materials along (Materials, Export your own).`,
+      `${useWorkshop().say.list(missing)}: your own, so send the table of your materials along (Materials, Export your own).`,
     )
 }
 

@@ -86,10 +86,10 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
     {
       title: 'As made',
       lines: rows.map((row) =>
-        [
+        say.list([
           `${row.says}: ${row.made === '–' ? 'not recorded' : row.made}`,
           ...(row.planned === '–' || row.planned === row.made ? [] : [`planned ${row.planned}`]),
-        ].join(', '),
+        ]),
       ),
     },
     {
@@ -110,7 +110,7 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
       title: 'Weights of marked bars',
       lines: weighed.map(
         (event) =>
-          `${dayOf(event.day)}: ${event.bars.map(({ bar, grams }) => `bar ${bar} ${say.mass(grams)}`).join(', ')}`,
+          `${dayOf(event.day)}: ${say.list(event.bars.map(({ bar, grams }) => `bar ${bar} ${say.mass(grams)}`))}`,
       ),
     },
     { title: 'Not known', lines: missing },

@@ -63,11 +63,11 @@ export function madeRows(batch: Batch, say: Formatter): MadeRow[] {
       says: 'Gel',
       planned: { leave: 'as it comes', force: 'forced', prevent: 'prevented' }[method.gel],
       made: gels.length
-        ? events
-            .flatMap((event) =>
+        ? say.list(
+            events.flatMap((event) =>
               event.kind === 'gelled' ? [`${gelOf(event.pot)}${event.gel}`] : [],
-            )
-            .join(', ')
+            ),
+          )
         : unknown,
     },
     {

@@ -1,3 +1,4 @@
+import { formatter } from '../units/formatter'
 import { describe, expect, it } from 'vitest'
 import type { FormulaDocument } from '#contracts/formula'
 import { blankFormula } from '../formula/blank'
@@ -56,7 +57,7 @@ describe('the working time', () => {
     }))
     const scented = time({ scents })
     expect(scented.unknownScents).toEqual(['Low tide'])
-    expect(reasonsOf(scented, 'less')).toMatch(/^clove leaf/)
+    expect(reasonsOf(scented, 'less', formatter())).toMatch(/^clove leaf/)
     expect(scentBehaviour('Orange & clove')?.pace).toBe(0.25)
     expect(scentBehaviour('Low tide')).toBeNull()
   })

@@ -1,3 +1,4 @@
+import type { Formatter } from '../units/formatter'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import { byBlender } from '../formula/method'
@@ -99,10 +100,11 @@ export function workingTime(
 }
 
 /** The three strongest reasons in one direction, in words. */
-export function reasonsOf({ factors }: WorkingTime, direction: 'less' | 'more'): string {
+export function reasonsOf(
+  { factors }: WorkingTime,
+  direction: 'less' | 'more',
+  say: Formatter,
+): string {
   const pulling = factors.filter(({ times }) => (direction === 'less' ? times < 1 : times > 1))
-  return pulling
-    .slice(0, 3)
-    .map(({ says }) => inSentence(says))
-    .join(', ')
+  return say.list(pulling.slice(0, 3).map(({ says }) => inSentence(says)))
 }

@@ -56,6 +56,7 @@ export const plainWord = (word: string): string =>
     .replace(/ß/g, 'ss')
     .replace(/œ/g, 'oe')
     .replace(/æ/g, 'ae')
+    .replace(/ø/g, 'o')
 
 const part = new RegExp(
   [

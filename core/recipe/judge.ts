@@ -63,7 +63,7 @@ export function judgeRecipe(
   const verdicts: Verdict[] = []
   if (open.length) {
     const ways = outcomes.filter(({ superfat: one }) => one !== null).length
-    const count = `${open.length === 1 ? 'One line is' : `${open.length} lines are`} open.`
+    const count = `${say.count(open.length, 'line is', 'lines are')} open.`
     if (span && span[1] < 0)
       verdicts.push({
         tone: 'stop',

@@ -1,3 +1,4 @@
+import { inSentence } from '../units/language'
 import type { Amount } from '../words/amount'
 import {
   gramsOfReading,
@@ -65,7 +66,7 @@ function readPiece(text: string, first: boolean, context: ReadingContext): LineR
   if (words >= 5 || (reading.doubtful && left > 1)) return asNote(reading, first)
   if (reading.kind === 'unknown' && first) return asNote(reading, first)
   if (substances.has(reading.kind) && !reading.doubtful)
-    return { ...reading, doubtful: true, says: `How much ${reading.name.toLowerCase()}?` }
+    return { ...reading, doubtful: true, says: `How much ${inSentence(reading.name)}?` }
   return reading
 }
 

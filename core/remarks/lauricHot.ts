@@ -34,7 +34,7 @@ export const lauricHot: Rule = (subject) => {
   return {
     id: 'lauric-hot',
     severity: 'think',
-    says: `${say.percent(share, 0)} coconut-like fat at ${say.ratio(ratio)} may boil over: ${why.join(', ')}.`,
+    says: `${say.percent(share, 0)} coconut-like fat at ${say.ratio(ratio)} may boil over: ${say.list(why)}.`,
     because:
       'Lauric fats saponify fast and all at once, and little water takes up little of that heat. Leave it uncovered, stay near for the first hour, and cut it the same day: it is rock hard by the next.',
     fix: {

@@ -21,7 +21,7 @@ export const layersTooSlow: Rule = (subject) => {
     id: 'layers-too-slow',
     severity: 'know',
     says: `${pour.says} wants batter that sets; this one stays fluid for about ${Math.round(time.minutes)} minutes.`,
-    because: `What slows it: ${reasonsOf(time, 'more') || 'nothing hurries it'}. A layer that is poured too early sinks into the one below.`,
+    because: `What slows it: ${reasonsOf(time, 'more', say) || 'nothing hurries it'}. A layer that is poured too early sinks into the one below.`,
     fix: drier
       ? { label: `Lower the water to ${say.ratio(drier)}`, patch: waterPatch(subject, drier) }
       : undefined,

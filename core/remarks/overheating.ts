@@ -25,7 +25,9 @@ export const overheating: Rule = ({ document, result, library, say }) => {
     id: 'overheating',
     severity: 'think',
     says: `Wrapped warm, ${say.volume(biggest)} in one block may crack or rise out of its mould.`,
-    because: `The middle of a big mould keeps its own heat of saponification.${sources.length ? ` ${sources.join(', ')} runs hotter still.` : ''} Let it gel as it comes, and look after an hour.`,
+    because: sources.length
+      ? `The middle of a big mould keeps its own heat of saponification; with ${say.list(sources, 'and')} it runs hotter still. Let it gel as it comes, and look after an hour.`
+      : 'The middle of a big mould keeps its own heat of saponification. Let it gel as it comes, and look after an hour.',
     fix: { label: 'Let gel come as it may', patch: [{ path: ['method', 'gel'], value: 'leave' }] },
   }
 }

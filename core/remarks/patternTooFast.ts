@@ -17,7 +17,7 @@ export const patternTooFast: Rule = (subject) => {
     id: 'pattern-too-fast',
     severity: 'think',
     says: `${pour.says} wants fluid batter for about ${pour.minutes} minutes; this one gives about ${Math.round(time.minutes)}.`,
-    because: `What hurries it: ${reasonsOf(time, 'less')}. An estimate; your own times are better.`,
+    because: `What hurries it: ${reasonsOf(time, 'less', say)}. An estimate; your own times are better.`,
     fix: enough
       ? {
           label: `Raise the water to ${say.ratio(enough)}`,

@@ -20,17 +20,22 @@ export const scentAboveMaximum: Rule = ({ document, result, say }) => {
   const factor = (allowed * others) / (dried - allowed) / cappedGrams
   const ids = new Set(capped.map(({ id }) => id))
   const names = [...new Set(capped.map(({ name }) => name))].join(' with ')
+  const dries = `The maximum is for the finished bar. Dried for long it may weigh as little as ${say.amount(result.longDried)} in all, and no loss of scent is assumed.`
+  const several = capped.length > 1
   return {
     id: 'scent-above-maximum',
     severity: 'stop',
     overridable: true,
-    says: `${names} will be ${say.percent(share, 2)} of the dried bar; ${capped.length > 1 ? 'for this blend their suppliers allow' : 'its supplier allows'} ${say.percent(allowed, 2)}.`,
-    because: `The maximum is for the finished bar. Dried for long it may weigh as little as ${say.amount(result.longDried)} in all, and no loss of scent is assumed.${capped.length > 1 ? ' Restricted constituents may be the same in both, so their shares of the maximum add up.' : ''}`,
+    says: several
+      ? `${names} will be ${say.percent(share, 2)} of the dried bar; for this blend their suppliers allow ${say.percent(allowed, 2)}.`
+      : `${names} will be ${say.percent(share, 2)} of the dried bar; its supplier allows ${say.percent(allowed, 2)}.`,
+    because: several
+      ? `${dries} Restricted constituents may be the same in both, so their shares of the maximum add up.`
+      : dries,
     fix: {
-      label:
-        capped.length > 1
-          ? `Lower them to ${say.percent(factor, 0)} of this`
-          : `Lower to ${say.percent(allowed, 2)} of the bar`,
+      label: several
+        ? `Lower them to ${say.percent(factor, 0)} of this`
+        : `Lower to ${say.percent(allowed, 2)} of the bar`,
       patch: lowerScents(document, factor, ({ id }) => ids.has(id)),
     },
   }

@@ -5,14 +5,14 @@ import type { Rule } from './rule'
 import { inSentence } from '../units/language'
 
 /** A pour that needs time, with a scent nobody here can tell the pace of. */
-export const scentUntested: Rule = ({ document, result, library }) => {
+export const scentUntested: Rule = ({ document, result, library, say }) => {
   const pour = pours[patternOf(document)]
   const { unknownScents } = workingTime(document, result, library)
   if (pour.lives !== 'fluid' || !unknownScents.length) return null
   return {
     id: 'scent-untested',
     severity: 'know',
-    says: `Nobody has written down how fast ${unknownScents.join(' and ')} makes a batter; ${inSentence(pour.says)} needs ${pour.minutes} minutes.`,
+    says: `Nobody has written down how fast ${say.list(unknownScents, 'and')} makes a batter; ${inSentence(pour.says)} needs ${pour.minutes} minutes.`,
     because:
       'A scent may halve the time, and its maker’s word holds for another recipe. Test a little of your own batter with it first.',
   }

@@ -13,6 +13,15 @@ export function daysBetween(from: Day, to: Day): number {
   return differenceInCalendarDays(parseISO(to), parseISO(from))
 }
 
+/** The time of day of an instant in a time zone (IANA name), as 09:05: to be compared and put in file names, not to be read. */
+export function timeIn(timeZone: string, instant: Date): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(instant)
+}
+
 /** The calendar day of an instant in a time zone (IANA name). */
 export function dayIn(timeZone: string, instant: Date): Day {
   return new Intl.DateTimeFormat('en-CA', { timeZone, dateStyle: 'short' }).format(instant)

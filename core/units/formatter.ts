@@ -12,6 +12,10 @@ export interface Formatter {
   number(value: number, decimals?: number, most?: number): string
   /** A count with its noun, by the locale's rule for one and many: `say.count(2, 'bar', 'bars')`. */
   count(value: number, one: string, many: string): string
+  /** The word that goes with a count, the count itself not said: `say.plural(2, 'goes', 'go')`. */
+  plural(value: number, one: string, many: string): string
+  /** A figure as it is typed: no thousands between its digits. */
+  typed(value: number, most: number): string
   /** Items one after the other, as "a, b, c"; joined by a word where it is said: "a, b and c". */
   list(items: readonly string[], joined?: 'and' | 'or'): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
@@ -72,21 +76,23 @@ export function formatter({
   scale = 0.1,
 }: FormatterChoice = {}): Formatter {
   const formats = new Map<string, Intl.NumberFormat>()
-  const format = (value: number, least: number, most: number) => {
-    const key = `${least}-${most}`
+  const format = (value: number, least: number, most: number, useGrouping = true) => {
+    const key = `${least}-${most}-${useGrouping}`
     if (!formats.has(key))
       formats.set(
         key,
         new Intl.NumberFormat(locale, {
           minimumFractionDigits: least,
           maximumFractionDigits: most,
+          useGrouping,
         }),
       )
     return formats.get(key)!.format(Object.is(value, -0) ? 0 : value)
   }
   // Most formatters never say a count or a list: theirs are made when they do, and once.
   let rules: Intl.PluralRules | undefined
-  const plural = (value: number) => (rules ??= new Intl.PluralRules(locale)).select(value)
+  const plural = (value: number, one: string, many: string) =>
+    (rules ??= new Intl.PluralRules(locale)).select(value) === 'one' ? one : many
   const lists = new Map<keyof typeof listKinds, Intl.ListFormat>()
   const listed = (kind: keyof typeof listKinds) => {
     if (!lists.has(kind)) lists.set(kind, new Intl.ListFormat(locale, listKinds[kind]))
@@ -108,7 +114,9 @@ export function formatter({
     system,
     degrees: inFahrenheit ? 'F' : 'C',
     number: (value, places = 0, most = places) => format(value, places, most),
-    count: (value, one, many) => `${format(value, 0, 0)} ${plural(value) === 'one' ? one : many}`,
+    count: (value, one, many) => `${format(value, 0, 0)} ${plural(value, one, many)}`,
+    plural,
+    typed: (value, most) => format(value, 0, most, false),
     list: (items, joined) => listed(joined ?? 'bare').format(items),
     massFigure,
     massUnit,

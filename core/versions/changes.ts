@@ -40,15 +40,15 @@ const shown = <T>(name: string, before: T, after: T, words: (value: T) => string
 /** How the lines and settings of a formula are said, each as one would read it out. */
 export function wordings(library: Library, say: Formatter) {
   const extra = (line: FormulaDocument['additives'][number]) =>
-    [
-      sayMeasure(line, say),
-      line.moment ? line.moment.replace('-', ' ') : '',
-      line.carrier
-        ? `in ${line.carrier.ratio} parts ${line.carrier.from === 'extra' ? 'extra oil' : 'oil'}`
-        : '',
-    ]
-      .filter(Boolean)
-      .join(', ')
+    say.list(
+      [
+        sayMeasure(line, say),
+        line.moment ? line.moment.replace('-', ' ') : '',
+        line.carrier
+          ? `in ${line.carrier.ratio} parts ${line.carrier.from === 'extra' ? 'extra oil' : 'oil'}`
+          : '',
+      ].filter(Boolean),
+    )
   return {
     fat: (line: FormulaDocument['fats'][number]) =>
       [
@@ -80,16 +80,16 @@ export function wordings(library: Library, say: Formatter) {
         .filter(Boolean)
         .join(' '),
     alkali: (alkali: FormulaDocument['alkali']) =>
-      [
-        alkali.solutionStrength === null
-          ? `${say.percent(alkali.naohPurity)} pure`
-          : `ready-mixed ${say.percent(alkali.solutionStrength)}`,
-        alkali.kohShare > 0
-          ? `${say.percent(alkali.kohShare)} potash ${say.percent(alkali.kohPurity)} pure`
-          : '',
-      ]
-        .filter(Boolean)
-        .join(', '),
+      say.list(
+        [
+          alkali.solutionStrength === null
+            ? `${say.percent(alkali.naohPurity)} pure`
+            : `ready-mixed ${say.percent(alkali.solutionStrength)}`,
+          alkali.kohShare > 0
+            ? `${say.percent(alkali.kohShare)} potash ${say.percent(alkali.kohPurity)} pure`
+            : '',
+        ].filter(Boolean),
+      ),
     ice: ({ iceGrams, iceShare }: Pick<FormulaDocument, 'iceGrams' | 'iceShare'>) =>
       iceGrams == null ? say.percent(iceShare) : say.mass(iceGrams),
     temperature: (celsius: number) => say.temperature(celsius),

@@ -4,7 +4,9 @@ import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { makingOrder } from '../formula/makingOrder'
 import { discountOf, fullWaters, ratioAtDiscount, waterAtDiscount } from './discount'
-import { milkWays, scorches, setMilkWay } from './milk'
+import { divideLiquid, type LiquidPart } from './liquids'
+import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from './milk'
+import { ratioFrom, waterFloor, waysFrom } from './ways'
 
 const full = (id: string) => fullWaters.find((water) => water.id === id)!
 
@@ -71,8 +73,107 @@ describe('the three ways of milk', () => {
     const scorching = (id: string) => scorches(library.liquids.get(id)!)
     expect(['goat-milk', 'coconut-milk', 'beer'].map(scorching)).toEqual([true, true, true])
     expect(['distilled-water', 'rain-water'].map(scorching)).toEqual([false, false])
+    // By its sugar or its fat: honeyed water has the one, cream the other.
+    expect([
+      scorches({ sugar: 0.008, fat: 0 }),
+      scorches({ sugar: 0, fat: 0.005 }),
+      scorches({ sugar: 0.007, fat: 0.004 }),
+    ]).toEqual([true, true, false])
     const cool = { ...formula, method: { ...formula.method, lyeC: 20, oilsC: 30 } }
     for (const { id } of milkWays)
       expect(setMilkWay(cool, 0, id).method).toMatchObject({ lyeC: 20, oilsC: 30 })
   })
+
+  it('are for the line they are given for, and count only where there is any', () => {
+    const lines = [
+      { id: 'rain-water', share: 0.2, moment: 'lye' as const, way: 'poured' as const },
+      { id: 'goat-milk', share: 0.5, moment: 'oils' as const, way: 'poured' as const },
+      { id: 'coconut-milk', share: 0, moment: 'oils' as const, way: 'poured' as const },
+      { id: 'unheard-of', share: 0.1, moment: 'oils' as const, way: 'poured' as const },
+    ]
+    const several = { ...formula, liquids: lines }
+    expect(scorchingLiquids(several, library).map(({ index, line }) => [index, line.id])).toEqual([
+      [1, 'goat-milk'],
+    ])
+    expect(setMilkWay(several, 1, 'frozen').liquids).toEqual([
+      lines[0],
+      { ...lines[1], way: 'frozen', moment: 'lye' },
+      lines[2],
+      lines[3],
+    ])
+    expect(milkWay('into-cooled-lye')).toMatchObject({ moment: 'lye', lyeC: 24, oilsC: 38 })
+  })
+})
+
+describe('water over water and other liquids', () => {
+  const liquid = (changes: Partial<LiquidPart>): LiquidPart => ({
+    share: 0,
+    grams: 0,
+    water: 1,
+    ...changes,
+  })
+
+  it('by the water in all of it: 40 % of the liquid is milk with 87 % water', () => {
+    // 300 g of water wanted: M·(0.6 + 0.4·0.87) = 300, M = 316.4557
+    const { mass, water, content, liquids } = divideLiquid({ content: 300 }, [
+      liquid({ share: 0.4, water: 0.87 }),
+    ])
+    expect(mass).toBeCloseTo(316.4557, 4)
+    expect(water).toBeCloseTo(189.8734, 4)
+    expect(liquids[0]).toBeCloseTo(126.5823, 4)
+    expect(content).toBeCloseTo(300, 9)
+  })
+
+  it('by what is weighed as water, beside a share and a weight', () => {
+    // 180 g weighed and 50 g of purée with 80 % water are six tenths: all of it (180 + 50)/0.6 = 383.3333, milk 153.3333
+    const { mass, water, content, liquids } = divideLiquid({ weighed: 180 }, [
+      liquid({ share: 0.4, water: 0.87 }),
+      liquid({ grams: 50, water: 0.8 }),
+    ])
+    expect(mass).toBeCloseTo(383.3333, 4)
+    expect(water).toBeCloseTo(180, 9)
+    expect(liquids).toEqual([expect.closeTo(153.3333, 4), 50])
+    // 180 + 153.3333·0.87 + 50·0.8
+    expect(content).toBeCloseTo(353.4, 4)
+  })
+
+  it('with a ready-mixed lye, whose water is already there', () => {
+    const { water, mass, content } = divideLiquid(
+      { content: 300 },
+      [liquid({ grams: 100, water: 0.87 })],
+      120,
+    )
+    expect(water).toBeCloseTo(300 - 120 - 87, 9)
+    expect(mass).toBeCloseTo(313, 9)
+    expect(content).toBeCloseTo(300, 9)
+    const weighed = divideLiquid({ weighed: 93 }, [liquid({ grams: 100, water: 0.87 })], 120)
+    expect(weighed.content).toBeCloseTo(300, 9)
+    expect(weighed.water).toBeCloseTo(93, 9)
+  })
+
+  it('names the least that can be wanted, below which water would have to be taken out', () => {
+    const milk = liquid({ share: 0.4, water: 0.87 })
+    expect(divideLiquid({ content: 300 }, [milk]).smallestWanted).toBe(0)
+    // With 120 g of water in the solution all liquid is at least 200 g, of which 0.948 is water.
+    const least = divideLiquid({ content: 300 }, [milk], 120).smallestWanted
+    expect(least).toBeCloseTo(189.6, 9)
+    expect(divideLiquid({ content: least }, [milk], 120).water).toBeCloseTo(0, 9)
+    const held = [milk, liquid({ grams: 50, water: 0.8 })]
+    const leastHeld = divideLiquid({ content: 300 }, held, 120).smallestWanted
+    // (120 + 50)/0.6·0.948 − 50·0.2
+    expect(leastHeld).toBeCloseTo(258.6, 9)
+    expect(divideLiquid({ content: leastHeld }, held, 120).water).toBeCloseTo(0, 9)
+    expect(divideLiquid({ content: 300 }, [liquid({ share: 1 })], 120).smallestWanted).toBe(
+      Infinity,
+    )
+  })
+})
+
+it('the three ways of water, by hand', () => {
+  // 140 g of lye in 308 g of water beside 1000 g of oils
+  expect(waysFrom(2.2, 140, 1000)).toEqual({ ratio: 2.2, strength: 0.3125, shareOfOils: 0.308 })
+  expect(ratioFrom('ratio', 2.2, 140, 1000)).toBe(2.2)
+  expect(ratioFrom('strength', 0.3125, 140, 1000)).toBeCloseTo(2.2, 9)
+  expect(ratioFrom('shareOfOils', 0.308, 140, 1000)).toBeCloseTo(2.2, 9)
+  expect(waterFloor).toBe(1)
 })

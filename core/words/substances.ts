@@ -1,4 +1,4 @@
-import { capital } from '../units/language'
+import { capital, inSentence } from '../units/language'
 import type { Material } from '../materials/library'
 import {
   asked,
@@ -275,7 +275,7 @@ export function substance(line: Line): LineReading {
   if (left.length)
     return asked(
       reading,
-      `${listed(line, left)} ${left.length > 1 ? 'are words' : 'is a word'} too many for ${material.name.split(',')[0]!.toLowerCase()}.`,
+      `${listed(line, left)} ${left.length > 1 ? 'are words' : 'is a word'} too many for ${inSentence(material.name.split(',')[0]!)}.`,
       options,
     )
   return asked(

@@ -104,7 +104,7 @@ function takeOver(db: Database.Database, current: string): void {
         )
         .pluck()
         .all()
-        .join(', ')
+        .join()
       if (columns)
         db.exec(`INSERT INTO main.${table} (${columns}) SELECT ${columns} FROM here.${table}`)
     }

@@ -2,10 +2,13 @@ import { existsSync, readdirSync, statSync } from 'node:fs'
 import { basename, dirname } from 'node:path'
 import Database from 'better-sqlite3'
 import { plainWord } from '#core/materials/tokens'
+import { formatter } from '#core/units/formatter'
 import { makeFolder } from './files'
 import { migrate, type Migration } from './migrate'
 import { photosOf } from './photos'
 import { StorageTrouble } from './troubles'
+
+const say = formatter()
 
 export type Db = Database.Database
 
@@ -40,7 +43,7 @@ function refuseEmptied(file: string): void {
   ]
   if (left.length)
     throw new StorageTrouble(
-      `There is no database at ${file}, but ${left.join(' and ')} ${left.length > 1 ? 'are' : 'is'} there, so a workshop was. Restore a backup (npm run restore -- FILE.zip, or npm run restore -- --undo), or move that away to begin a new workshop.`,
+      `There is no database at ${file}, but ${say.list(left, 'and')} ${say.plural(left.length, 'is', 'are')} there, so a workshop was. Restore a backup (npm run restore -- FILE.zip, or npm run restore -- --undo), or move that away to begin a new workshop.`,
     )
 }
 

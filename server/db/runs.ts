@@ -154,7 +154,12 @@ export function addRunEvents(
       for (const event of fresh)
         insert.run(event.id, runId, device, event.kind, JSON.stringify(event), event.at, now)
       also(fresh)
-      return { kind: 'taken', events: eventsAfter(db, runId, run.events.at(-1)?.seq ?? 0) }
+      // What is sent again is answered again: its first answer was lost, and only an event with its number is known as kept.
+      const again = run.events.filter(({ id }) => events.some((event) => event.id === id))
+      return {
+        kind: 'taken',
+        events: [...again, ...eventsAfter(db, runId, run.events.at(-1)?.seq ?? 0)],
+      }
     })
     .immediate()
 }

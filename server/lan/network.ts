@@ -35,7 +35,7 @@ export const ownAddresses = (): string[] =>
 export const ownHosts = (): Set<string> =>
   new Set([
     ...[...ownAddresses(), hostname(), `${hostname()}.local`, '127.0.0.1', 'localhost'].map(
-      (name) => `${name.toLowerCase()}:${networkPort()}`,
+      (name) => [name.toLowerCase(), networkPort()].join(':'),
     ),
     ...(proxyOrigin() ? [proxyOrigin()!.host] : []),
   ])

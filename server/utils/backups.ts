@@ -4,7 +4,7 @@ import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import type { H3Event } from 'h3'
 import type { Backups, RestorePreview } from '#contracts/backup'
-import { dayIn } from '#core/units/days'
+import { dayIn, timeIn } from '#core/units/days'
 import { backup, type Backup } from '../backup/archive'
 import { differences } from '../backup/difference'
 import { openArchive } from '../backup/opened'
@@ -32,9 +32,6 @@ async function alone<T>(act: () => Promise<T>): Promise<T> {
     busy = false
   }
 }
-
-const timeIn = (timeZone: string, at: Date) =>
-  new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit' }).format(at)
 
 export async function backupsTold(db: Db): Promise<Backups> {
   const plan = backupPlan(db)

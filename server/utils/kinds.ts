@@ -5,7 +5,10 @@ import { workshopMouldSchema } from '#contracts/mould'
 import { library } from '#core/materials/library'
 import { meansLyeOrWater } from '#core/materials/lyeWords'
 import { materialsUsed } from '#core/formula/frozen'
+import { formatter } from '#core/units/formatter'
 import * as stores from '../db/documents'
+
+const say = formatter()
 
 export const formulaRoutes = documentRoutes({
   store: stores.formulas,
@@ -71,7 +74,7 @@ export const materialRoutes = documentRoutes({
     if (using.length)
       refuse(
         409,
-        `It is in ${using.slice(0, 3).join(', ')}${using.length > 3 ? ' and more' : ''}. Take it out there first.`,
+        `It is in ${say.list([...using.slice(0, 3), ...(using.length > 3 ? ['others'] : [])], 'and')}. Take it out there first.`,
       )
   },
 })

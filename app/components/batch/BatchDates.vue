@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '#core/units/language'
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
 import { standingEvents, standingOf } from '#core/rack/standing'
@@ -7,7 +8,7 @@ import { addDays } from '#core/units/days'
 
 /** Usable, for sale, at its best: three questions, each with its own date and what it rests on. */
 const { batch } = defineProps<{ batch: Batch }>()
-const { today } = storeToRefs(useWorkshop())
+const { today, say } = storeToRefs(useWorkshop())
 const standing = computed(() => standingOf(batch, today.value))
 const on = (day: string) => dayText(day, { today: today.value })
 
@@ -81,15 +82,21 @@ const best = computed((): Answer => {
 const clocks = computed(() => {
   const { curedOn } = standing.value
   const { drying } = batch.facts
-  const rule = (cureRule(batch.cure.rule)?.label ?? batch.cure.rule).toLowerCase()
+  const rule = inSentence(cureRule(batch.cure.rule)?.label ?? batch.cure.rule)
   return [
-    { name: 'Calendar', says: on(curedOn!), because: `${batch.cure.days} days, ${rule}` },
+    {
+      name: 'Calendar',
+      says: on(curedOn!),
+      because: `${say.value.count(batch.cure.days, 'day', 'days')}, ${rule}`,
+    },
     ...(drying
       ? [
           {
             name: 'Weight',
             says: dryText(drying, today.value),
-            because: drying.bars ? `${drying.bars} marked bars` : 'expected; no bar was weighed',
+            because: drying.bars
+              ? say.value.count(drying.bars, 'marked bar', 'marked bars')
+              : 'expected; no bar was weighed',
           },
         ]
       : []),

@@ -8,7 +8,7 @@ import { standingEvents } from '#core/rack/standing'
 
 /** How its bars felt in use over time, what users said, and what that makes of the estimates of the formula. */
 const { batch } = defineProps<{ batch: Batch }>()
-const { today } = storeToRefs(useWorkshop())
+const { today, say } = storeToRefs(useWorkshop())
 const lines = computed(() => feelLines(batch.events, batch.facts.pouredOn!))
 const felt = ref<Felt[]>([])
 watch(
@@ -108,7 +108,7 @@ const says = computed(() =>
   lines.value
     .map(
       ({ test, points }) =>
-        `${feelKinds[test].says}: ${points.map(({ day, score }) => `${score} on day ${day}`).join(', ')}`,
+        `${feelKinds[test].says}: ${say.value.list(points.map(({ day, score }) => `${score} on day ${day}`))}`,
     )
     .join('; '),
 )

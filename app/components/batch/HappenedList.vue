@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { inSentence } from '#core/units/language'
 import { eventKinds, happened } from '#core/events/index'
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
@@ -30,9 +31,9 @@ const undo = (event: string) =>
         dayText(workshop.dayOf(batch.madeAt), { today })
       }}</span>
       <span
-        >Planned, {{ batch.bars }} bars,
-        {{ cureRule(batch.cure.rule)?.label.toLowerCase() ?? 'a rule of our own' }}:
-        {{ batch.cure.days }} days</span
+        >Planned, {{ say.count(batch.bars, 'bar', 'bars') }},
+        {{ inSentence(cureRule(batch.cure.rule)?.label ?? 'a rule of our own') }}:
+        {{ say.count(batch.cure.days, 'day', 'days') }}</span
       >
     </li>
     <li v-for="event in shown" :key="event.id" class="group flex gap-3">

@@ -84,7 +84,7 @@ async function makeNext(says: string, cause: Cause) {
       </h2>
       <span class="text-ink-2"
         >{{ howBad[one.how] }},
-        {{ one.when.map(({ day }) => dayText(day, { today })).join(', ') }}</span
+        {{ say.list(one.when.map(({ day }) => dayText(day, { today }))) }}</span
       >
     </div>
     <p v-for="event in one.when.filter(({ note }) => note)" :key="event.id">{{ event.note }}</p>

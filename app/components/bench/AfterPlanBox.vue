@@ -48,7 +48,7 @@ const zone = computed(() => workshop.settings.timeZone)
       </div>
     </dl>
     <p v-if="after.after.because.length" class="mt-1.5 text-[15px] text-ink-2">
-      What moves the hour of unmoulding: {{ after.after.because.slice(0, 3).join(', ') }}.
+      What moves the hour of unmoulding: {{ say.list(after.after.because.slice(0, 3)) }}.
     </p>
   </section>
 </template>

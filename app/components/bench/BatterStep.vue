@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatterStage, Rescue } from '#contracts/benchWords'
 import { normalAt } from '#core/bench/plan/stepKinds'
-import { guideFor, stageRank, stages } from '#core/bench/run/batter'
+import { guideFor, stageRank, stages, stageText } from '#core/bench/run/batter'
 import { pours } from '#core/batter/patterns'
 import { byBlender, patternOf } from '#core/formula/method'
 
@@ -141,10 +141,10 @@ const guideKeys = computed(() => {
         }}</small>
       </button>
       <p class="text-[18px] sm:max-w-64">
-        wanted: <b class="text-chalk">{{ stages[stageRank(wanted)]?.says.toLowerCase() }}</b>
+        wanted: <b class="text-chalk">{{ stageText(stages[stageRank(wanted)]?.id) }}</b>
         <small class="figure block text-[14px] text-ink-2">{{
           usual.batches
-            ? `usual times from your last ${usual.batches === 1 ? 'batch' : `${usual.batches} batches`} of it`
+            ? `usual times from your last ${usual.batches > 1 ? say.count(usual.batches, 'batch', 'batches') : 'batch'} of it`
             : 'usual times by the model: none of this formula was marked yet'
         }}</small>
       </p>
@@ -215,8 +215,7 @@ const guideKeys = computed(() => {
     >
       <li v-for="other in others" :key="other.index" class="flex items-center gap-2">
         <i class="size-4 border border-white/30" :style="{ background: other.colour }" />
-        {{ other.name }}:
-        {{ stages.find(({ id }) => id === other.stage)?.says.toLowerCase() ?? 'not looked at' }},
+        {{ other.name }}: {{ stageText(other.stage) ?? 'not looked at' }},
         {{ clockText(other.since!) }}
       </li>
     </ul>
@@ -231,7 +230,7 @@ const guideKeys = computed(() => {
               ? 'Done'
               : reached
                 ? 'Go on'
-                : `Mark ${stages[stageRank(wanted)]?.says.toLowerCase()} when you see it`
+                : `Mark ${stageText(stages[stageRank(wanted)]?.id)} when you see it`
         "
         :hint="
           guided ? 'Space' : done ? '→ goes on' : reached ? 'Space' : `key ${stageRank(wanted) + 1}`

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+const { say } = storeToRefs(useWorkshop())
 /** What every step looks like: heading, how, its own content, and the keys at the bottom. */
 const bench = useBench()
 const { step, missing, locked, plan, done } = bench
@@ -18,11 +19,7 @@ const { step, missing, locked, plan, done } = bench
         class="mt-2 border-l-4 border-[#f3c24b] pl-3 text-[16px] text-[#f3c24b]"
       >
         First:
-        {{
-          missing
-            .slice(0, 3)
-            .map(({ short }) => short)
-            .join(', ')
+        {{ say.list(missing.slice(0, 3).map(({ short }) => short))
         }}{{ missing.length > 3 ? ' …' : '' }}
       </p>
       <div

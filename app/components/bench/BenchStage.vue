@@ -74,7 +74,7 @@ function saveEntries() {
         {{ leader }} leads; this screen follows.
         <template v-if="keeper.refused.value">
           {{ say.count(keeper.refused.value, 'entry', 'entries') }} from this device
-          {{ keeper.refused.value === 1 ? 'was' : 'were' }} not written.</template
+          {{ say.plural(keeper.refused.value, 'was', 'were') }} not written.</template
         >
       </span>
       <button

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { inSentence } from '#core/units/language'
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { stages } from '#core/bench/run/batter'
+import { stageText } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { potsAsWeighed } from '#core/bench/run/asWeighed'
 import { contextOf, planFor } from '#core/bench/plan/plan'
@@ -163,7 +164,7 @@ const peak = computed(() =>
           </li>
           <li v-for="choice in state.choices" :key="choice.step + choice.minutes">
             Too much
-            {{ plan.steps.find(({ id }) => id === choice.step)?.weigh?.name.toLowerCase() }}:
+            {{ inSentence(plan.steps.find(({ id }) => id === choice.step)?.weigh?.name ?? '') }}:
             {{ choices[choice.choice] }}
           </li>
           <li v-for="one in state.restarted" :key="one.minutes">
@@ -174,8 +175,7 @@ const peak = computed(() =>
             Kept for laundry at the bench: not for skin.
           </li>
           <li v-for="mark in state.marks" :key="mark.id">
-            {{ timeOf(mark.minutes) }}:
-            {{ stages.find(({ id }) => id === mark.stage)?.says.toLowerCase()
+            {{ timeOf(mark.minutes) }}: {{ stageText(mark.stage)
             }}<template v-if="plan.pots.length > 1">, {{ plan.pots[mark.pot]?.name }}</template>
           </li>
           <li v-for="(seconds, pot) in state.blended" :key="pot">

@@ -31,7 +31,7 @@ function words(choice: OverChoice): { says: string; means: string } {
     return {
       says: `Make all of it ${say.value.percent(makes.batter / (planned.value?.batter || 1) - 1, 1)} larger`,
       means: choice.topUps.length
-        ? `What is weighed already wants more: ${choice.topUps.map((one) => `${one.name} +${say.value.mass(one.grams)}`).join(', ')}.`
+        ? `What is weighed already wants more: ${say.value.list(choice.topUps.map((one) => `${one.name} +${say.value.mass(one.grams)}`))}.`
         : `The rest is weighed to match; ${say.value.amount(makes.batter)} of batter.`,
     }
   return {

@@ -48,7 +48,7 @@ function afterWords(index: number): string {
   const names = plan.steps[index]!.after.flatMap(
     (id) => plan.steps.find((one) => one.id === id)?.short ?? [],
   )
-  return names.length > 2 ? '' : names.join(', ')
+  return names.length > 2 ? '' : say.value.list(names)
 }
 </script>
 

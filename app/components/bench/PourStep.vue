@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { normalAt } from '#core/bench/plan/stepKinds'
-import { stages } from '#core/bench/run/batter'
+import { stageText } from '#core/bench/run/batter'
 import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
 import { sumOf } from '#core/statistics/sum'
@@ -18,15 +18,10 @@ const rows = computed(() =>
     name: one.name || 'all of it',
     poured: pot.value === null ? done.value : state.value.poured.some((one) => one.pot === index),
     on: pot.value === null || pot.value === index,
-    stage: stages
-      .find(
-        ({ id }) =>
-          id ===
-          state.value.marks.findLast(
-            (mark) => mark.pot === (plan.value.pots.length > 1 ? index : 0),
-          )?.stage,
-      )
-      ?.says.toLowerCase(),
+    stage: stageText(
+      state.value.marks.findLast((mark) => mark.pot === (plan.value.pots.length > 1 ? index : 0))
+        ?.stage,
+    ),
     since: bench.sinceCombined(index),
   })),
 )
@@ -52,7 +47,7 @@ useBenchKeys({ ' ': next, Enter: next })
         viewBox="0 0 300 160"
         class="h-auto w-full max-w-[420px]"
         role="img"
-        :aria-label="`The mould: ${rows.map(({ name, poured }) => `${name} ${poured ? 'is in' : 'to come'}`).join(', ')}`"
+        :aria-label="`The mould: ${say.list(rows.map(({ name, poured }) => `${name} ${poured ? 'is in' : 'to come'}`))}`"
       >
         <g v-for="layer in layers" :key="layer.index">
           <rect

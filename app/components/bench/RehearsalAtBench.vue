@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Frozen } from '#contracts/result'
 import type { RunEvent } from '#contracts/run'
+import { StorageSerializers, useSessionStorage } from '@vueuse/core'
 
 /** The bench of a rehearsal: the same bench, kept on this device alone, listening to the stand-ins. */
 const { frozen, guided, earlier } = defineProps<{
@@ -11,23 +12,12 @@ const { frozen, guided, earlier } = defineProps<{
 const router = useRouter()
 const workshop = useWorkshop()
 /** One rehearsal at a time on a device; a reload goes on with it. */
-const key = 'mantle-rehearsal'
-function rehearsalId(): string {
-  const name = frozen.document.name
-  try {
-    const kept = JSON.parse(sessionStorage.getItem(key) ?? 'null') as {
-      id: string
-      name: string
-    } | null
-    if (kept?.name === name) return kept.id
-    const id = newId()
-    sessionStorage.setItem(key, JSON.stringify({ id, name }))
-    return id
-  } catch {
-    return newId()
-  }
-}
-const id = rehearsalId()
+const kept = useSessionStorage<{ id: string; name: string } | null>('mantle-rehearsal', null, {
+  serializer: StorageSerializers.object,
+})
+const { name } = frozen.document
+if (kept.value?.name !== name) kept.value = { id: newId(), name }
+const { id } = kept.value!
 const setup = usualRunSetup(workshop.settings)
 provideBench({
   frozen,
@@ -45,11 +35,7 @@ provideBench({
 })
 function leave() {
   forgetRehearsal(id)
-  try {
-    sessionStorage.removeItem(key)
-  } catch {
-    // switched off: nothing was kept
-  }
+  kept.value = null
   void router.push('/bench')
 }
 </script>

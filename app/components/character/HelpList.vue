@@ -24,7 +24,10 @@ const look = useDebounceFn(() => {
 watch([document, regions], () => void look(), { immediate: true })
 const insideWords = (help: Help) =>
   help.inside.length
-    ? `${help.inside.map((trait) => inSentence(traitRules[trait].says)).join(' and ')} comes inside`
+    ? `${workshop.say.list(
+        help.inside.map((trait) => inSentence(traitRules[trait].says)),
+        'and',
+      )} comes inside`
     : 'nearer, none comes inside yet'
 </script>
 

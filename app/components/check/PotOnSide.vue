@@ -18,7 +18,7 @@ const thin = computed(() => bands.value.filter(({ wide }) => !wide))
 <template>
   <figure
     class="px-5 py-3"
-    :aria-label="`In the pot: ${bands.map(({ name, grams }) => `${name} ${say.amount(grams)}`).join(', ')}`"
+    :aria-label="`In the pot: ${say.list(bands.map(({ name, grams }) => `${name} ${say.amount(grams)}`))}`"
   >
     <figcaption class="mb-2"><h2>The pot it makes, laid on its side</h2></figcaption>
     <div class="flex h-12 rounded-l-md border-y-[3px] border-l-[3px] border-ink">
@@ -37,7 +37,7 @@ const thin = computed(() => bands.value.filter(({ wide }) => !wide))
     </div>
     <p v-if="thin.length" class="figure mt-1 text-right text-sm text-ink-2">
       thin ones:
-      {{ thin.map(({ name, grams }) => `${inSentence(name)} ${say.mass(grams)}`).join(', ') }}
+      {{ say.list(thin.map(({ name, grams }) => `${inSentence(name)} ${say.mass(grams)}`)) }}
     </p>
   </figure>
 </template>

@@ -16,7 +16,7 @@ const x = (superfat: number) => {
 }
 const spoken = computed(() =>
   marks.length
-    ? `Superfat ${marks.map((mark) => say.value.percent(mark)).join(', ')}`
+    ? `Superfat ${say.value.list(marks.map((mark) => say.value.percent(mark)))}`
     : 'Superfat not known',
 )
 </script>

@@ -67,8 +67,7 @@ async function setPrice(id: string, value: number | null) {
   <section class="sheet flex flex-col lg:max-h-[calc(100vh-150px)]" aria-label="The wish">
     <div class="grid gap-3 border-b border-line-2 px-4 py-3">
       <div class="flex flex-wrap items-end gap-3">
-        <label class="grid gap-1 font-semibold">
-          For
+        <FieldRow says="For">
           <select
             class="field font-normal"
             :value="draft.use"
@@ -76,7 +75,7 @@ async function setPrice(id: string, value: number | null) {
           >
             <option v-for="use in uses" :key="use" :value="use">{{ purposeNames[use] }}</option>
           </select>
-        </label>
+        </FieldRow>
         <button type="button" class="link pb-1.5" @click="editingRegions = true">Regions</button>
         <LabelledNumber
           v-model="draft.superfat"

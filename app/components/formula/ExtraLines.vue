@@ -114,7 +114,7 @@ function additiveAlso(index: number) {
   const moment = additiveMoment(index)
   if (moment !== library.value.additives.get(line.id)?.moment) words.push(momentNames[moment])
   if (line.carrier) words.push(`in ${line.carrier.ratio ?? 0} parts oil`)
-  return words.join(', ') || undefined
+  return say.value.list(words) || undefined
 }
 function additiveMoment(index: number): AdditiveMoment {
   const line = document.value.additives[index]!
@@ -204,7 +204,7 @@ function scentAlso(index: number) {
   const scent = document.value.scents[index]!
   const words = scent.moment === 'oils' ? ['in the oils'] : []
   if (scent.maxOfBar != null) words.push(`max ${say.value.percent(scent.maxOfBar, 2)}`)
-  return words.join(', ') || undefined
+  return say.value.list(words) || undefined
 }
 </script>
 

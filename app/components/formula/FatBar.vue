@@ -3,6 +3,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import { fatWeights } from '#core/formula/compute'
 import { sum } from '#core/statistics/sum'
 
+const { say } = storeToRefs(useWorkshop())
 /** A formula's fats as one thin bar in their colours, with their names. */
 const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
@@ -18,7 +19,7 @@ const parts = computed(() => {
     .filter(({ share }) => share > 0)
 })
 const words = computed(() =>
-  parts.value.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`).join(', '),
+  say.value.list(parts.value.map(({ name, share }) => `${name} ${Math.round(share * 100)} %`)),
 )
 </script>
 

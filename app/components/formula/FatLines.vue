@@ -44,7 +44,7 @@ function alsoOf(index: number) {
   const words = []
   if (line.moment === 'trace') words.push(line.inLye ? 'at trace' : 'at trace, not in the lye')
   if (line.sap != null) words.push(`own value ${line.sap}`)
-  return words.join(', ') || undefined
+  return say.value.list(words) || undefined
 }
 function remove(index: number) {
   change({ ...document.value, fats: document.value.fats.filter((_, place) => place !== index) })

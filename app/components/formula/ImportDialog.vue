@@ -43,8 +43,7 @@ async function take() {
 <template>
   <AppDialog v-model="open" title="Import formulas" wide>
     <div class="px-5 py-4">
-      <label class="grid gap-1 font-semibold">
-        Files ending in .mantle.json, one that holds several, or a table (.csv)
+      <FieldRow says="Files ending in .mantle.json, one that holds several, or a table (.csv)">
         <input
           type="file"
           multiple
@@ -52,7 +51,7 @@ async function take() {
           class="field font-normal"
           @change="read"
         />
-      </label>
+      </FieldRow>
       <ul
         v-if="incoming.length"
         class="mt-4 max-h-[45vh] overflow-y-auto"

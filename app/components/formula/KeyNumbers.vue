@@ -99,7 +99,7 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     </div>
     <div class="px-4 py-2">
       <div class="text-sm text-ink-2">
-        {{ bars === 1 ? 'Bar' : 'Bars' }} of {{ say.amount(result.batter / bars) }}, fresh
+        {{ say.plural(bars, 'Bar', 'Bars') }} of {{ say.amount(result.batter / bars) }}, fresh
       </div>
       <output class="figure block text-key leading-tight font-[650]">{{
         result.batter > 0 ? bars : '–'

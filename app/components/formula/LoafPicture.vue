@@ -4,6 +4,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import { thumbnailOf, partColour } from '#core/formula/thumbnail'
 import { sumOf } from '#core/statistics/sum'
 
+const { say } = storeToRefs(useWorkshop())
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
 const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
@@ -80,7 +81,7 @@ const id = useId()
   <div
     class="flex flex-wrap gap-4"
     role="img"
-    :aria-label="`The loaf and a cut bar: ${bands.map(({ name }) => name).join(', ')}`"
+    :aria-label="`The loaf and a cut bar: ${say.list(bands.map(({ name }) => name))}`"
   >
     <figure v-for="picture in pictures" :key="picture.key">
       <svg

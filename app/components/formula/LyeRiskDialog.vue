@@ -12,7 +12,6 @@ const { say } = storeToRefs(workshop)
 const problem = ref('')
 
 const risks = [0.01, 0.001] as const
-const number = (value: number) => new Intl.NumberFormat(navigator.language).format(value)
 const saving = ref(false)
 async function setRisk(event: Event) {
   saving.value = true
@@ -88,7 +87,7 @@ const option = computed(() => {
         <p class="figure text-[18px]" aria-live="polite">
           The real superfat will be about <b>{{ say.percent(risk.median) }}</b>, nine times in ten
           between {{ say.percent(risk.low) }} and {{ say.percent(risk.high) }}. Lye is left over in
-          <b>{{ oddsText(risk.lyeHeavy) }}</b> batches.
+          <b>{{ oddsText(risk.lyeHeavy, say) }}</b> batches.
         </p>
         <LazyAppChart
           class="h-44"
@@ -96,22 +95,20 @@ const option = computed(() => {
           :says="`Uncertainty of the real superfat: median ${say.percent(risk.median)}, 5 % below ${say.percent(risk.low)}, 5 % above ${say.percent(risk.high)}`"
         />
         <div class="flex flex-wrap items-end gap-x-6 gap-y-3">
-          <label class="grid gap-1 font-semibold">
-            The lye is
+          <FieldRow says="The lye is">
             <select v-model="age" class="field font-normal">
               <option v-for="(item, id) in lyeAges" :key="id" :value="id">
                 {{ item.says }}, {{ say.percent(item.low) }} to {{ say.percent(item.high) }}
               </option>
             </select>
-          </label>
-          <label class="grid gap-1 font-semibold">
-            Lye left over at most in
+          </FieldRow>
+          <FieldRow says="Lye left over at most in">
             <select class="field font-normal" :value="workshop.settings.lyeRisk" @change="setRisk">
               <option v-for="value in risks" :key="value" :value="value">
-                1 batch in {{ number(1 / value) }}
+                1 batch in {{ say.number(1 / value) }}
               </option>
             </select>
-          </label>
+          </FieldRow>
           <p v-if="needed !== null" class="figure">
             needs <b>{{ say.percent(needed) }}</b> superfat
             <AppButton
@@ -141,8 +138,8 @@ const option = computed(() => {
           </ul>
         </section>
         <p class="text-sm text-ink-2">
-          {{ number(risk.draws) }} batches drawn: each fat with a value from its published range,
-          the lye by its age, every weighing by your scale of
+          {{ say.number(risk.draws) }} batches drawn: each fat with a value from its published
+          range, the lye by its age, every weighing by your scale of
           {{ scaleText(workshop.settings.scale) }}. A certificate narrows its fat. No smaller odds
           than 1 in 1,000 are said: the spread of the fats is not known better. It cannot see a
           wrong jar or a slip of the hand. Old lye never asks for less superfat than fresh lye

@@ -4,16 +4,17 @@ import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
 import { reasonsOf, workingTime } from '#core/batter/workingTime'
 
+const { say } = storeToRefs(useWorkshop())
 /** How it is made: temperatures, gel, pour. */
 const { document, result, put } = useFormulaEditor()
 const { library } = storeToRefs(useMaterials())
 const time = computed(() => workingTime(document.value, result.value, library.value))
 const reasons = computed(() => {
-  const less = reasonsOf(time.value, 'less')
-  const more = reasonsOf(time.value, 'more')
-  return [less && `shortened by ${less}`, more && `lengthened by ${more}`]
-    .filter(Boolean)
-    .join(', ')
+  const less = reasonsOf(time.value, 'less', say.value)
+  const more = reasonsOf(time.value, 'more', say.value)
+  return say.value.list(
+    [less && `shortened by ${less}`, more && `lengthened by ${more}`].filter(Boolean),
+  )
 })
 const pattern = computed(() => patternOf(document.value))
 const setPattern = (to: Pattern) => put(['method', 'patterns'], to === 'plain' ? [] : [to])

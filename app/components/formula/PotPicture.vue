@@ -47,7 +47,7 @@ const labels = computed(() => {
 /** x of the pot's right wall at a height: it tapers. */
 const wall = (y: number) => 184 - ((y - top) / inside) * 12
 const spoken = computed(() =>
-  layers.value.map(({ label, grams }) => `${label} ${say.value.mass(grams)}`).join(', '),
+  say.value.list(layers.value.map(({ label, grams }) => `${label} ${say.value.mass(grams)}`)),
 )
 </script>
 

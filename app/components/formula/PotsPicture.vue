@@ -73,10 +73,9 @@ const spoken = computed(() =>
   pots.value
     .map(
       ({ name, bands }) =>
-        `${name}: ${bands
-          .filter(({ says }) => says)
-          .map((band) => `${band.name} ${band.says}`)
-          .join(', ')}`,
+        `${name}: ${say.value.list(
+          bands.filter(({ says }) => says).map((band) => `${band.name} ${band.says}`),
+        )}`,
     )
     .join('; '),
 )

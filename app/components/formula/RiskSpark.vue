@@ -4,7 +4,7 @@ import type { LyeRisk } from '#core/risk/lyeRisk'
 /** How the real superfat may come out, as a small hill, and the chance that lye is left over in words. */
 const { risk } = defineProps<{ risk: LyeRisk | null }>()
 const emit = defineEmits<{ open: [] }>()
-const { settings } = storeToRefs(useWorkshop())
+const { settings, say } = storeToRefs(useWorkshop())
 const width = 118
 const height = 26
 
@@ -38,7 +38,7 @@ const fine = computed(() => (risk?.lyeHeavy ?? 0) <= settings.value.lyeRisk)
       class="figure text-xs font-semibold whitespace-nowrap"
       :class="risk?.draws ? (fine ? 'text-ok' : 'text-stop') : 'text-ink-2'"
       >{{
-        risk?.draws ? `lye left over: ${oddsText(risk.lyeHeavy)}` : 'lye left over: drawing'
+        risk?.draws ? `lye left over: ${oddsText(risk.lyeHeavy, say)}` : 'lye left over: drawing'
       }}</span
     >
     <span class="text-xs whitespace-nowrap text-ink-2">by the spread of the fats</span>

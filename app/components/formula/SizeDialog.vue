@@ -353,7 +353,12 @@ function use() {
       </div>
       <div class="flex flex-col gap-3 bg-ground px-5 py-4">
         <p class="text-ink-2">
-          {{ chosen.map(({ record }) => record.name).join(' and ') || 'Without a mould' }}
+          {{
+            say.list(
+              chosen.map(({ record }) => record.name),
+              'and',
+            ) || 'Without a mould'
+          }}
         </p>
         <p class="figure text-key leading-tight font-[650]" data-testid="size-title">{{ title }}</p>
         <div v-for="one in chosen" :key="one.record.name" class="grid gap-2">

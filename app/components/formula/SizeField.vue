@@ -22,7 +22,9 @@ const words = computed(() => {
       return `Mould of ${say.value.volume(fillMillilitres(at))}`
     case 'moulds': {
       const [first] = at.moulds
-      return at.moulds.length === 1 ? first!.name : `${at.moulds.length} moulds`
+      return at.moulds.length > 1
+        ? say.value.count(at.moulds.length, 'mould', 'moulds')
+        : first!.name
     }
   }
 })

@@ -124,19 +124,17 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
   <AppDialog v-model="open" title="Versions" wide>
     <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
       <form class="grid gap-3 sm:grid-cols-[13rem_1fr_auto]" @submit.prevent="keep">
-        <label class="grid gap-1 font-semibold">
-          Keep it as it is now, as
+        <FieldRow says="Keep it as it is now, as">
           <input v-model="name" class="field font-normal" maxlength="80" />
-        </label>
-        <label class="grid gap-1 font-semibold">
-          What the change is for
+        </FieldRow>
+        <FieldRow says="What the change is for">
           <input
             v-model="purpose"
             class="field font-normal"
             maxlength="500"
             placeholder="More foam in hard water"
           />
-        </label>
+        </FieldRow>
         <AppButton kind="main" class="self-end" :disabled="busy || unchanged" @click="keep">
           Keep
         </AppButton>

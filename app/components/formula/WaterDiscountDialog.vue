@@ -43,14 +43,13 @@ const against = computed(() =>
       <template v-else>
         <div class="flex flex-wrap gap-4">
           <LabelledNumber v-model="discount" says="Discount" kind="percent" :min="0" :max="0.8" />
-          <label class="grid flex-1 gap-1 font-semibold">
-            from
+          <FieldRow says="from" class="flex-1">
             <select v-model="chosen" class="field py-[5px] font-normal">
               <option v-for="water in fullWaters" :key="water.id" :value="water.id">
                 {{ water.says }}
               </option>
             </select>
-          </label>
+          </FieldRow>
         </div>
         <p v-if="ratio !== null" class="figure text-[18px] font-semibold">
           = {{ say.ratio(ratio) }} water to lye, {{ say.percent(1 / (1 + ratio)) }} lye strength

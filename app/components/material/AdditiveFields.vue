@@ -10,20 +10,18 @@ const extra = defineModel<OwnAdditive>({ required: true })
 <template>
   <div class="grid gap-4">
     <div class="flex flex-wrap gap-4">
-      <label class="grid gap-1 font-semibold">
-        Group
+      <FieldRow says="Group">
         <select v-model="extra.group" class="field font-normal">
           <option v-for="group in additiveGroups" :key="group">{{ group }}</option>
         </select>
-      </label>
-      <label class="grid gap-1 font-semibold">
-        Goes in
+      </FieldRow>
+      <FieldRow says="Goes in">
         <select v-model="extra.moment" class="field font-normal">
           <option v-for="moment in additiveMoments" :key="moment" :value="moment">
             {{ momentNames[moment] }}
           </option>
         </select>
-      </label>
+      </FieldRow>
       <LabelledNumber
         v-model="extra.usualRate"
         says="Usual, of oils"
@@ -39,14 +37,13 @@ const extra = defineModel<OwnAdditive>({ required: true })
         :min="0.05"
         :max="5"
       />
-      <label class="grid gap-1 font-semibold">
-        Pace
+      <FieldRow says="Pace">
         <select v-model.number="extra.pace" class="field font-normal">
           <option :value="-1">slower</option>
           <option :value="0">no change</option>
           <option :value="1">quicker</option>
         </select>
-      </label>
+      </FieldRow>
     </div>
     <div class="flex flex-wrap gap-x-6 gap-y-2">
       <label class="flex items-center gap-2"
@@ -79,9 +76,8 @@ const extra = defineModel<OwnAdditive>({ required: true })
         </select>
       </span>
     </div>
-    <label class="grid gap-1 font-semibold">
-      What it does
+    <FieldRow says="What it does">
       <input v-model="extra.does" class="field font-normal" maxlength="300" />
-    </label>
+    </FieldRow>
   </div>
 </template>

@@ -91,12 +91,11 @@ function setAcid(acid: (typeof fattyAcidNames)[number], share: number | null) {
         :min="0.7"
         :max="1.3"
       />
-      <label class="grid content-start gap-1 font-semibold">
-        At 20 °C
+      <FieldRow says="At 20 °C">
         <select v-model="fat.stateAt20" class="field font-normal">
           <option v-for="state in ['liquid', 'soft', 'hard']" :key="state">{{ state }}</option>
         </select>
-      </label>
+      </FieldRow>
       <LabelledNumber
         v-model="fat.softens"
         says="Softens at"
@@ -114,10 +113,9 @@ function setAcid(acid: (typeof fattyAcidNames)[number], share: number | null) {
           <option value="rosin">resin</option>
         </select>
       </label>
-      <label class="grid min-w-56 flex-1 gap-1 font-semibold">
-        On a label
+      <FieldRow says="On a label" class="min-w-56 flex-1">
         <input v-model="fat.inci" class="field font-normal" maxlength="200" />
-      </label>
+      </FieldRow>
     </div>
     <fieldset v-if="!shipped" class="flex flex-wrap gap-x-4 gap-y-1">
       <legend class="mb-1 font-semibold">It comes from</legend>

@@ -22,26 +22,23 @@ const liquid = defineModel<OwnLiquid>({ required: true })
       <LabelledNumber v-model="liquid.sugar" says="Sugar" kind="percent" :min="0" :max="1" />
     </div>
     <div class="flex flex-wrap gap-4">
-      <label class="grid gap-1 font-semibold">
-        Usually goes
+      <FieldRow says="Usually goes">
         <select v-model="liquid.moment" class="field font-normal">
           <option v-for="moment in liquidMoments" :key="moment" :value="moment">
             {{ momentNames[moment] }}
           </option>
         </select>
-      </label>
-      <label class="grid gap-1 font-semibold">
-        Its way
+      </FieldRow>
+      <FieldRow says="Its way">
         <select v-model="liquid.way" class="field font-normal">
           <option v-for="way in waysOfLiquid" :key="way" :value="way">
             {{ wayNames[way] }}
           </option>
         </select>
-      </label>
+      </FieldRow>
     </div>
-    <label class="grid gap-1 font-semibold">
-      What to mind
+    <FieldRow says="What to mind">
       <input v-model="liquid.mind" class="field font-normal" maxlength="300" />
-    </label>
+    </FieldRow>
   </div>
 </template>

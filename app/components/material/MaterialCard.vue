@@ -38,7 +38,7 @@ function factsOfFat(fat: Fat): Fact[] {
       fat.softens ? from(fat.softens.source) : undefined,
     ],
     ['Density, melted', `${say.value.number(fat.density.value, 3)} g/ml`, from(fat.density.source)],
-    ['From', [fat.latin, fat.origin.join(', ')].filter(Boolean).join('; ') || 'not told'],
+    ['From', [fat.latin, say.value.list(fat.origin)].filter(Boolean).join('; ') || 'not told'],
     ['On a label', fat.inci || 'not told'],
   ]
 }

@@ -79,19 +79,17 @@ const faultText = ({ path, says }: Fault) => {
           Name
           <input v-model="draft.name" class="field font-normal" maxlength="120" />
         </label>
-        <label class="grid gap-1 font-semibold">
-          Certificate number
+        <FieldRow says="Certificate number">
           <input
             v-model="draft.certificate"
             class="field w-44 font-normal"
             maxlength="80"
             placeholder="none"
           />
-        </label>
-        <label class="grid gap-1 font-semibold">
-          Colour
+        </FieldRow>
+        <FieldRow says="Colour">
           <input v-model="draft.colour" type="color" class="h-8 w-14" />
-        </label>
+        </FieldRow>
       </div>
 
       <FatFields v-if="draft.kind === 'fat'" v-model="draft" :shipped="shipped" />

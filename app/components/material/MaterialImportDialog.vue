@@ -83,15 +83,14 @@ async function take() {
 <template>
   <AppDialog v-model="open" title="Import materials" wide>
     <div class="px-5 py-4">
-      <label class="grid gap-1 font-semibold">
-        A table (.csv) with a heading; empty cells keep what is known
+      <FieldRow says="A table (.csv) with a heading; empty cells keep what is known">
         <input
           type="file"
           accept=".csv,.tsv,.txt,text/csv"
           class="field font-normal"
           @change="read"
         />
-      </label>
+      </FieldRow>
       <p v-if="problem" role="alert" class="mt-3 font-semibold text-stop">{{ problem }}</p>
       <ul
         v-if="lines.length"

@@ -72,16 +72,14 @@ async function done() {
   <AppDialog v-model="open" wide :title="start ? start.document.name : 'A new mould'">
     <form class="grid max-h-[70vh] gap-4 overflow-y-auto px-5 py-4" @submit.prevent="done">
       <div class="flex flex-wrap gap-4">
-        <label class="grid min-w-52 flex-1 gap-1 font-semibold">
-          Name
+        <FieldRow says="Name" class="min-w-52 flex-1">
           <input v-model="draft.name" class="field font-normal" maxlength="80" />
-        </label>
-        <label class="grid gap-1 font-semibold">
-          Shape
+        </FieldRow>
+        <FieldRow says="Shape">
           <select v-model="shape" class="field font-normal">
             <option v-for="(says, id) in shapeNames" :key="id" :value="id">{{ says }}</option>
           </select>
-        </label>
+        </FieldRow>
         <LabelledNumber
           says="How many there are"
           width="w-20"
@@ -154,22 +152,20 @@ async function done() {
         </p>
       </div>
       <div class="flex flex-wrap gap-4">
-        <label class="grid gap-1 font-semibold">
-          Made of
+        <FieldRow says="Made of">
           <select v-model="draft.material" class="field font-normal">
             <option v-for="material in mouldMaterials" :key="material" :value="material">
               {{ stuffOf[material].says }}
             </option>
           </select>
-        </label>
-        <label class="grid gap-1 font-semibold">
-          Lined with
+        </FieldRow>
+        <FieldRow says="Lined with">
           <select v-model="draft.liner" class="field font-normal">
             <option v-for="liner in linerKinds" :key="liner" :value="liner">
               {{ linerNames[liner] }}
             </option>
           </select>
-        </label>
+        </FieldRow>
       </div>
       <p
         :role="remark ? 'alert' : undefined"
@@ -183,10 +179,9 @@ async function done() {
       >
         {{ say.inUnits(remark?.says ?? stuffOf[draft.material].mind) }}
       </p>
-      <label class="grid gap-1 font-semibold">
-        Note
+      <FieldRow says="Note">
         <input v-model="draft.note" class="field font-normal" maxlength="500" />
-      </label>
+      </FieldRow>
       <p v-for="fault in faults" :key="fault.path" role="alert" class="text-stop">
         {{ fault.says }}
       </p>

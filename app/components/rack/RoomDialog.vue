@@ -179,14 +179,13 @@ async function done() {
           :says="says"
         />
         <div class="mt-2 flex flex-wrap items-end gap-x-5 gap-y-2">
-          <label class="grid gap-1 font-semibold">
-            Who reads it
+          <FieldRow says="Who reads it">
             <select v-model="draft.sensor" class="field font-normal">
               <option :value="null">nobody: typed by hand</option>
               <option value="stand-in">the stand-in sensor, for practice</option>
               <option v-for="name in sensors" :key="name" :value="name">{{ name }}</option>
             </select>
-          </label>
+          </FieldRow>
           <LabelledNumber
             v-model="typed.celsius"
             says="Typed: warmth"

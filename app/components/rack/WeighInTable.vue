@@ -49,15 +49,14 @@ async function take() {
 
 <template>
   <div class="grid gap-3">
-    <label class="grid gap-1 font-semibold">
-      A table (.csv) with the columns batch, day, bar, grams
+    <FieldRow says="A table (.csv) with the columns batch, day, bar, grams">
       <input
         type="file"
         accept=".csv,.tsv,.txt,text/csv"
         class="field font-normal"
         @change="read"
       />
-    </label>
+    </FieldRow>
     <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
     <ul
       v-if="rows.length"

@@ -143,7 +143,7 @@ async function keep() {
     </form>
     <template #actions>
       <span v-if="odd.length" class="self-center text-sm text-warn"
-        >{{ odd.length }} odd {{ odd.length === 1 ? 'weight' : 'weights' }} to look at</span
+        >{{ say.count(odd.length, 'odd weight', 'odd weights') }} to look at</span
       >
       <AppButton class="mr-auto" @click="table = !table">{{
         table ? 'At the scale' : 'From a table'
@@ -154,7 +154,7 @@ async function keep() {
         kind="main"
         :disabled="!filled || odd.length > 0 || busy"
         @click="keep"
-        >Keep {{ filled || '' }} {{ filled === 1 ? 'weight' : 'weights' }}</AppButton
+        >{{ filled ? `Keep ${say.count(filled, 'weight', 'weights')}` : 'Keep weights' }}</AppButton
       >
     </template>
   </AppDialog>

@@ -45,15 +45,14 @@ async function copy() {
         read again by your calendar and follows every change.
       </p>
       <a v-if="path" :href="path" download="soap.ics" class="link w-fit">Take the file</a>
-      <label class="grid gap-1 font-semibold">
-        Private address
+      <FieldRow says="Private address">
         <input
           :value="address"
           class="field font-normal"
           readonly
           @focus="($event.target as HTMLInputElement).select()"
         />
-      </label>
+      </FieldRow>
       <p class="text-sm text-ink-2">
         Whoever knows it can read it. It works on this computer; from others only once Mantle is
         opened to the local network.

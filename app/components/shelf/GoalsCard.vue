@@ -121,25 +121,22 @@ async function remove(id: string) {
     </p>
     <AppDialog v-model="adding" title="Bars wanted by a day">
       <form class="grid gap-4 px-5 py-4" @submit.prevent="keep">
-        <label class="grid gap-1 font-semibold">
-          What for
+        <FieldRow says="What for">
           <input v-model="draft.what" class="field font-normal" maxlength="80" required />
-        </label>
+        </FieldRow>
         <div class="flex flex-wrap gap-4">
-          <label class="grid gap-1 font-semibold">
-            On
+          <FieldRow says="On">
             <input v-model="draft.on" type="date" class="field font-normal" :min="today" required />
-          </label>
+          </FieldRow>
           <LabelledNumber v-model="draft.bars" says="Bars" :min="1" :max="10000" :decimals="0" />
         </div>
-        <label class="grid gap-1 font-semibold">
-          Of
+        <FieldRow says="Of">
           <select v-model="draft.formulaId" class="field font-normal" aria-label="Of which formula">
             <option v-for="formula in formulas.list" :key="formula.id" :value="formula.id">
               {{ formula.document.name }}
             </option>
           </select>
-        </label>
+        </FieldRow>
         <p v-if="problem" role="alert" class="text-stop">{{ problem }}</p>
         <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
       </form>

@@ -8,7 +8,7 @@ import { sumOf } from '#core/statistics/sum'
 /** What ripens when, week by week, and how full the racks will be until then. */
 /** What is drying. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
-const { today, settings } = storeToRefs(useWorkshop())
+const { today, settings, say } = storeToRefs(useWorkshop())
 
 const ripening = computed(() =>
   batches
@@ -97,7 +97,7 @@ const option = computed(() => {
 })
 const says = computed(() => {
   const next = [...ripening.value].sort((a, b) => a.week - b.week).slice(0, 6)
-  return `Bars that get ready, by week: ${next.map(({ batch, bars, week }) => `${bars} ${batch.name} ${week ? `in ${week} weeks` : 'this week'}`).join(', ')}. On the racks now ${space.value[0]?.bars ?? 0} bars${room.value ? ` of ${room.value} that find room` : ''}.`
+  return `Bars that get ready, by week: ${say.value.list(next.map(({ batch, bars, week }) => `${bars} ${batch.name} ${week ? `in ${week} weeks` : 'this week'}`))}. On the racks now ${space.value[0]?.bars ?? 0} bars${room.value ? ` of ${room.value} that find room` : ''}.`
 })
 </script>
 

@@ -49,12 +49,7 @@ const places = computed(
 )
 
 const shown = (value: number | null) =>
-  value === null
-    ? ''
-    : new Intl.NumberFormat(navigator.language, {
-        maximumFractionDigits: places.value,
-        useGrouping: false,
-      }).format(value / factor.value)
+  value === null ? '' : workshop.say.typed(value / factor.value, places.value)
 
 /** NaN when what is typed is no number. */
 function read(typed: string): number {

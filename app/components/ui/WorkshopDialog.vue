@@ -41,10 +41,9 @@ async function done() {
 <template>
   <AppDialog v-model="open" title="Workshop">
     <form class="grid gap-4 px-5 py-4" @submit.prevent="done">
-      <label class="grid gap-1 font-semibold">
-        Name
+      <FieldRow says="Name">
         <input v-model="draft.name" class="field font-normal" maxlength="80" />
-      </label>
+      </FieldRow>
       <div class="grid gap-4 sm:grid-cols-3">
         <fieldset class="grid content-start gap-1">
           <legend class="mb-1 font-semibold">Weights</legend>
@@ -75,50 +74,45 @@ async function done() {
         </fieldset>
       </div>
       <div class="flex flex-wrap gap-4">
-        <label class="grid gap-1 font-semibold">
-          The scale reads in steps of
+        <FieldRow says="The scale reads in steps of">
           <select v-model.number="draft.scale" class="field w-40 font-normal">
             <option v-for="step in scaleSteps" :key="step.grams" :value="step.grams">
               {{ step.says }}
             </option>
           </select>
-        </label>
-        <label class="grid gap-1 font-semibold">
-          Citric acid in the jar
+        </FieldRow>
+        <FieldRow says="Citric acid in the jar">
           <select v-model="draft.citricAcid" class="field font-normal">
             <option :value="null">nobody has read the label</option>
             <option value="anhydrous">anhydrous</option>
             <option value="monohydrate">monohydrate</option>
           </select>
-        </label>
+        </FieldRow>
       </div>
       <div class="flex flex-wrap items-end gap-4">
-        <label class="grid gap-1 font-semibold">
-          The open tin of lye says
+        <FieldRow says="The open tin of lye says">
           <select v-model="draft.lyeTin.label" class="field font-normal">
             <option :value="null">nobody has read the label</option>
             <option value="naoh">sodium hydroxide</option>
             <option value="koh">potassium hydroxide</option>
           </select>
-        </label>
+        </FieldRow>
         <AppButton @click="newTin">A new tin of lye</AppButton>
       </div>
-      <label class="grid gap-1 font-semibold">
-        Time zone
+      <FieldRow says="Time zone">
         <select v-model="draft.timeZone" class="field font-normal">
           <option v-if="!zones.includes(draft.timeZone)" :value="draft.timeZone">
             {{ draft.timeZone }}
           </option>
           <option v-for="zone in zones" :key="zone" :value="zone">{{ zone }}</option>
         </select>
-      </label>
+      </FieldRow>
       <div class="flex flex-wrap gap-4">
-        <label class="grid gap-1 font-semibold">
-          Currency
+        <FieldRow says="Currency">
           <select v-model="draft.currency" class="field font-normal">
             <option v-for="code in currencies" :key="code" :value="code">{{ code }}</option>
           </select>
-        </label>
+        </FieldRow>
         <LabelledNumber
           v-model="draft.leastFattyMatter"
           says="Fatty matter at pour, at least"

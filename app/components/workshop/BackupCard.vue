@@ -74,12 +74,13 @@ async function goBack() {
       <div class="mt-2 flex flex-wrap items-center justify-between gap-3">
         <div>
           <p class="text-[22px] leading-tight font-[650]" :class="isOld ? 'text-warn' : ''">
-            {{ hours === null ? 'No backup yet' : capital(ageText(hours))
+            {{ hours === null ? 'No backup yet' : capital(ageText(hours, workshop.say))
             }}<template v-if="last && !last.missing && last.counts">, whole</template>
           </p>
           <p class="text-sm text-ink-2">
             <template v-if="last"
-              >{{ holdsText(last.counts) }}{{ last.counts ? ', each one checked' : '' }}</template
+              >{{ holdsText(last.counts, workshop.say)
+              }}{{ last.counts ? ', each one checked' : '' }}</template
             >
             <template v-else>A disk fails some day. One archive holds all of it.</template>
           </p>
@@ -197,7 +198,7 @@ async function goBack() {
                 :height="24"
               />
               <i v-else class="mx-3 size-2 shrink-0 rounded-full bg-ink" />
-              {{ differenceText(one) }}
+              {{ differenceText(one, workshop.say) }}
             </li>
             <li v-if="!preview.gone.length" class="text-ink-2">nothing</li>
           </ul>
@@ -213,7 +214,7 @@ async function goBack() {
                 :height="24"
               />
               <i v-else class="mx-3 size-2 shrink-0 rounded-full bg-ink" />
-              {{ differenceText(one) }}
+              {{ differenceText(one, workshop.say) }}
             </li>
             <li v-if="!preview.back.length" class="text-ink-2">nothing</li>
           </ul>
@@ -257,14 +258,12 @@ async function goBack() {
         <label class="flex items-center gap-2 font-semibold">
           <input v-model="plan.on" type="checkbox" class="size-5" /> Back up every day by itself
         </label>
-        <label class="grid gap-1 font-semibold">
-          At
+        <FieldRow says="At">
           <input v-model="plan.at" type="time" class="field w-36 font-normal" required />
-        </label>
-        <label class="grid gap-1 font-semibold">
-          Into the folder
+        </FieldRow>
+        <FieldRow says="Into the folder">
           <input v-model="plan.folder" class="field font-normal" maxlength="400" required />
-        </label>
+        </FieldRow>
         <p class="text-sm text-ink-2">
           A stick, another disk, or a folder that is copied elsewhere: a backup on the same disk
           goes with it. Seven days, four weeks and twelve months stay; what is made by hand stays

@@ -65,14 +65,16 @@ function factRows(batch: Batch): [string, string][] {
     ['Long dried, label', facts.drying ? labelText(facts.drying, say.value) : '–'],
     [
       'Troubles',
-      facts.troubles.map(({ trouble }) => inSentence(troubleKinds[trouble].says)).join(', ') ||
+      say.value.list(facts.troubles.map(({ trouble }) => inSentence(troubleKinds[trouble].says))) ||
         'none',
     ],
     [
       'In use, last',
-      feelLines(batch.events, facts.pouredOn!)
-        .map(({ test, points }) => `${inSentence(feelKinds[test].says)} ${points.at(-1)!.score}`)
-        .join(', ') || '–',
+      say.value.list(
+        feelLines(batch.events, facts.pouredOn!).map(
+          ({ test, points }) => `${inSentence(feelKinds[test].says)} ${points.at(-1)!.score}`,
+        ),
+      ) || '–',
     ],
     [
       'Learned',
@@ -147,7 +149,7 @@ const option = computed(() => {
 })
 const says = computed(
   () =>
-    `Share of the mass that is left: ${curves.value.map(({ batch, drying }) => `batch ${batch.number} ${say.value.percent(leftAfter(drying, 28), 1)} after four weeks`).join(', ')}.`,
+    `Share of the mass that is left: ${say.value.list(curves.value.map(({ batch, drying }) => `batch ${batch.number} ${say.value.percent(leftAfter(drying, 28), 1)} after four weeks`))}.`,
 )
 </script>
 

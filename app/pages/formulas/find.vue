@@ -206,8 +206,9 @@ const reach = computed(() => findings.value?.inTheWay ?? [])
             </p>
           </section>
           <p v-else-if="unpriced && state === 'idle'" class="text-sm text-ink-2">
-            {{ unpriced }} of the fats {{ unpriced === 1 ? 'has' : 'have' }} no price, so price
-            against character is not drawn.
+            {{ workshop.say.number(unpriced) }} of the fats
+            {{ workshop.say.plural(unpriced, 'has', 'have') }} no price, so price against character
+            is not drawn.
           </p>
           <FoundCard
             v-if="picked"

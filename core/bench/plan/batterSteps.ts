@@ -1,3 +1,4 @@
+import type { Formatter } from '../../units/formatter'
 import { byBlender, patternOf } from '../../formula/method'
 import { inSentence } from '../../units/language'
 import { at, forPot, weighStep, type PlanContext } from './context'
@@ -125,11 +126,13 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
       steps.push({
         id: at('add', pot),
         kind: 'stir-in',
-        says: `Stir in ${listWords(atTrace.map(({ name }) => inSentence(name)))}${named}`,
-        short: `Stir in${named}: ${atTrace
-          .map(({ name }) => inSentence(name).split(',')[0])
-          .slice(0, 2)
-          .join(', ')}`,
+        says: `Stir in ${inOrder(
+          atTrace.map(({ name }) => inSentence(name)),
+          ctx.say,
+        )}${named}`,
+        short: `Stir in${named}: ${ctx.say.list(
+          atTrace.map(({ name }) => inSentence(name).split(',')[0]!).slice(0, 2),
+        )}`,
         how: own.scents.length
           ? 'Colour before scent, because scent may seize it. By hand, not with the blender. Liquid floating at first is normal: stir on.'
           : 'By hand, not with the blender, until there is no streak.',
@@ -249,8 +252,6 @@ function batterAtEmulsion(result: Pot['result']): number {
   return lyeJugGrams(result) + result.oils + sumOils(result)
 }
 
-function listWords(words: string[]): string {
-  return words.length < 2
-    ? (words[0] ?? '')
-    : `${words.slice(0, -1).join(', ')}, then ${words.at(-1)}`
-}
+/** Things in the order in which they go in: a, b, then c. */
+const inOrder = (words: string[], say: Formatter): string =>
+  words.length < 2 ? say.list(words) : `${say.list(words.slice(0, -1))}, then ${words.at(-1)}`

@@ -61,10 +61,9 @@ export function fatSteps(ctx: PlanContext): Step[] {
       id: 'melt',
       kind: 'melt',
       says: 'Melt the hard fats until they are just clear',
-      short: `${hard
-        .map(({ name }) => name.split(',')[0])
-        .slice(0, 2)
-        .join(', ')}${hard.length > 2 ? ' …' : ''}: melt`,
+      short: `${ctx.say.list(
+        hard.map(({ name }) => name.split(',')[0]!).slice(0, 2),
+      )}${hard.length > 2 ? ' …' : ''}: melt`,
       how: setup.thermometer
         ? 'Low heat, never left alone. The liquid oils then cool them.'
         : 'Low heat, off as soon as the last lump swims. The liquid oils then cool them.',

@@ -4,6 +4,7 @@ import { settingC } from '../../batter/settingPoint'
 import type { Plan } from '../plan/plan'
 import type { RunState } from './run'
 import { mixingC } from '../../batter/workingTime'
+import { inSentence } from '../../units/language'
 
 /** The stages of a batter in order, as keys 1 to 6, with what each looks like. */
 export const stages: { id: BatterStage; says: string; looks: string }[] = [
@@ -14,6 +15,12 @@ export const stages: { id: BatterStage; says: string; looks: string }[] = [
   { id: 'thick', says: 'Thick', looks: 'is scooped; a skewer’s mark stays' },
   { id: 'too-far', says: 'Too far', looks: 'stands by itself, will not pour' },
 ]
+/** The name of a stage inside a sentence; undefined while none was marked. */
+export function stageText(stage: BatterStage | null | undefined): string | undefined {
+  const named = stages.find(({ id }) => id === stage)
+  return named && inSentence(named.says)
+}
+
 export const stageRank = (stage: BatterStage): number => stages.findIndex(({ id }) => id === stage)
 
 /** Minutes after the lye at which each stage usually comes, by the model: emulsion early, the working time from there. */
@@ -81,7 +88,7 @@ export function guideFor(
   const sets = settingC({ result: ctx.onScale.result, library: ctx.library })
   const apart = lyeC !== null && oilsC !== null ? Math.abs(lyeC - oilsC) : 0
   const cold = mixed !== null && sets !== null && mixed < sets + 3
-  const at = `${minutes.toFixed(1)} minutes after the lye, where this formula usually takes about ${Math.round(usual)}`
+  const at = `${ctx.say.number(minutes, 1)} minutes after the lye, where this formula usually takes about ${ctx.say.number(usual)}`
   if (cold || apart > plan.window.apart + 2)
     return {
       id: 'false-trace',

@@ -125,7 +125,7 @@ watchEffect(
     <ul class="grid gap-1.5">
       <li v-for="way in verdict.can" :key="way.says">
         <b v-if="way.add.length" class="figure"
-          >{{ way.add.map(({ what, grams }) => `${say.mass(grams)} of ${what}`).join(', ') }}:
+          >{{ say.list(way.add.map(({ what, grams }) => `${say.mass(grams)} of ${what}`)) }}:
         </b>
         {{ way.says }}
       </li>
@@ -137,8 +137,7 @@ watchEffect(
       </ul>
     </template>
   </div>
-  <label class="grid gap-1 font-semibold">
-    How it was found out
+  <FieldRow says="How it was found out">
     <input v-model="note" class="field font-normal" maxlength="500" />
-  </label>
+  </FieldRow>
 </template>

@@ -58,9 +58,8 @@ function score(test: FeelTest, value: number) {
   <p class="text-sm text-ink-2">
     Only what you tried. From day {{ tellsAfter }} on scores correct the estimates of the formula.
   </p>
-  <label class="grid gap-1 font-semibold">
-    Note
+  <FieldRow says="Note">
     <input v-model="note" class="field font-normal" maxlength="500" />
-  </label>
+  </FieldRow>
   <PhotoField v-model="photos" :batch-id="batch.id" />
 </template>

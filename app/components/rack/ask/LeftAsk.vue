@@ -21,8 +21,7 @@ watchEffect(() => (answer.value = { kind: 'left', ...leaving }))
       ><input v-model="leaving.why" type="radio" value="spoiled" /> thrown away</label
     >
   </fieldset>
-  <label class="grid gap-1 font-semibold">
-    What was learned
+  <FieldRow says="What was learned">
     <input v-model="leaving.note" class="field font-normal" maxlength="500" />
-  </label>
+  </FieldRow>
 </template>

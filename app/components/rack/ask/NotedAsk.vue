@@ -22,21 +22,19 @@ watchEffect(() => {
 </script>
 
 <template>
-  <label class="grid gap-1 font-semibold">
-    Note
+  <FieldRow says="Note">
     <textarea v-model="note" class="field min-h-24 font-normal" maxlength="2000" />
-  </label>
+  </FieldRow>
   <label class="flex items-center gap-2"
     ><input v-model="lesson" type="checkbox" /> a lesson for the next batch</label
   >
-  <label class="grid gap-1 font-semibold">
-    Said by somebody who uses the bars
+  <FieldRow says="Said by somebody who uses the bars">
     <input
       v-model="from"
       class="field font-normal"
       maxlength="80"
       placeholder="nobody: it is ours"
     />
-  </label>
+  </FieldRow>
   <PhotoField v-model="photos" :batch-id="batch.id" />
 </template>

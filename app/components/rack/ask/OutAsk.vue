@@ -21,8 +21,7 @@ watchEffect(() => (answer.value = out.bars ? { kind: 'out', ...out, bars: out.ba
     </select>
     <span class="pb-1.5 text-ink-2">of {{ left }} left</span>
   </div>
-  <label class="grid gap-1 font-semibold">
-    To whom, or what for
+  <FieldRow says="To whom, or what for">
     <input v-model="out.to" class="field font-normal" maxlength="120" />
-  </label>
+  </FieldRow>
 </template>

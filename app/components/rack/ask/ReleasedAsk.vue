@@ -13,8 +13,7 @@ watchEffect(() => (answer.value = { kind: 'released', basis: basis.value }))
     It is your decision, and your local rules come first. {{ batch.name }} {{ batch.number }} is
     {{ usableText(batch) }}.
   </p>
-  <label class="grid gap-1 font-semibold">
-    On what it rests
+  <FieldRow says="On what it rests">
     <input v-model="basis" class="field font-normal" maxlength="300" required />
-  </label>
+  </FieldRow>
 </template>

@@ -52,13 +52,12 @@ const verdict = computed(() => {
       :step="0.5"
       :decimals="1"
     />
-    <label class="grid content-start gap-1 font-semibold">
-      Held on
+    <FieldRow says="Held on">
       <select v-model="strip.where" class="field font-normal">
         <option value="lather">lather</option>
         <option value="face">a wetted face</option>
       </select>
-    </label>
+    </FieldRow>
     <LabelledNumber v-model="strip.bar" says="Bar" :min="1" :max="99" :decimals="0" />
     <label v-if="pots.length" class="grid content-start gap-1 font-semibold">
       Part

@@ -25,14 +25,13 @@ watchEffect(
 </script>
 
 <template>
-  <label class="grid gap-1 font-semibold">
-    What is it?
+  <FieldRow says="What is it?">
     <select v-model="trouble" class="field font-normal">
       <option v-for="one in troubles" :key="one" :value="one">
         {{ troubleKinds[one].says }}: {{ troubleKinds[one].looks }}
       </option>
     </select>
-  </label>
+  </FieldRow>
   <fieldset class="flex gap-5">
     <legend class="sr-only">How bad</legend>
     <label v-for="value in 3" :key="value" class="flex items-center gap-2"
@@ -42,9 +41,8 @@ watchEffect(
   <p class="px-3 py-2" :class="kind.bad ? 'bg-warn-ground text-warn' : 'bg-ground'">
     {{ kind.bars }}
   </p>
-  <label class="grid gap-1 font-semibold">
-    Note
+  <FieldRow says="Note">
     <input v-model="note" class="field font-normal" maxlength="500" />
-  </label>
+  </FieldRow>
   <PhotoField v-model="photos" :batch-id="batch.id" />
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Copy, Printer } from '@lucide/vue'
+import { Copy } from '@lucide/vue'
 
 /** One page that tells another maker everything to judge a batch by. */
 const { batch, problem } = useBatchPage()
@@ -30,31 +30,26 @@ const save = () =>
     helpText(title.value, question.value.trim(), parts.value),
     'text/plain',
   )
-const print = () => window.print()
 </script>
 
 <template>
   <ProblemPage v-if="problem" :says="problem" to="/rack" label="To the rack" />
-  <div v-else-if="batch" class="mx-auto max-w-[900px] px-3 py-4 sm:px-6 print:p-0">
-    <div class="mb-3 flex flex-wrap items-center justify-between gap-3 no-print">
-      <AppButton :to="`/batches/${batch.id}`">To the batch</AppButton>
-      <div class="flex flex-wrap gap-3">
-        <AppButton @click="copy"
-          ><Copy :size="16" /> {{ copied ? 'Copied' : 'Copy as text' }}</AppButton
-        >
-        <AppButton @click="save">Save as text</AppButton>
-        <AppButton @click="print"><Printer :size="16" /> Print</AppButton>
-      </div>
-    </div>
+  <PrintPage v-else-if="batch">
+    <template #back><AppButton :to="`/batches/${batch.id}`">To the batch</AppButton></template>
+    <template #actions>
+      <AppButton @click="copy"
+        ><Copy :size="16" /> {{ copied ? 'Copied' : 'Copy as text' }}</AppButton
+      >
+      <AppButton @click="save">Save as text</AppButton>
+    </template>
     <p v-if="refused" role="alert" class="mb-3 text-stop no-print">
       This browser does not let Mantle copy; save it as text instead.
     </p>
     <article class="sheet px-6 py-5">
       <h1 class="mb-2 text-[20px]">{{ title }}</h1>
-      <label class="grid gap-1 font-semibold no-print">
-        What you ask
+      <FieldRow says="What you ask" class="no-print">
         <textarea v-model="question" class="field min-h-16 font-normal" maxlength="1000" />
-      </label>
+      </FieldRow>
       <p v-if="question" class="hidden print:block">{{ question }}</p>
       <div class="mt-3 gap-x-8 sm:columns-2 print:columns-2">
         <section v-for="part in parts" :key="part.title" class="mb-3 break-inside-avoid">
@@ -66,5 +61,5 @@ const print = () => window.print()
       </div>
       <PhotoStrip :batch="batch" />
     </article>
-  </div>
+  </PrintPage>
 </template>

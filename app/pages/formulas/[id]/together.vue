@@ -58,10 +58,11 @@ const alike = computed(() => {
   if (!sides.value) return ''
   const touched = new Set(places.value.map(({ list, id: line }) => `${list} ${line}`))
   const { base } = sides.value
-  return base.fats
-    .filter((fat) => !touched.has(`fats ${fat.id}`))
-    .map((fat) => library.value.fats.get(fat.id)?.name.replace(/,.*$/, '') ?? fat.id)
-    .join(', ')
+  return say.value.list(
+    base.fats
+      .filter((fat) => !touched.has(`fats ${fat.id}`))
+      .map((fat) => library.value.fats.get(fat.id)?.name.replace(/,.*$/, '') ?? fat.id),
+  )
 })
 const waitsFor = computed(() => {
   if (open.value.length === 1) return `Choose the ${inSentence(open.value[0]!.says)} first`
@@ -137,11 +138,11 @@ const summary = (side: Side) =>
           <h2>{{ say.count(places.length, 'thing differs', 'things differ') }}</h2>
           <p v-if="alone" class="mt-2 text-sm text-ink-2">
             {{ say.count(alone, 'was', 'were') }} changed on one side only and
-            {{ alone === 1 ? 'goes' : 'go' }} together.
+            {{ say.plural(alone, 'goes', 'go') }} together.
           </p>
           <p v-if="clashes" class="mt-2 text-sm text-ink-2">
             {{ say.count(clashes, 'was', 'were') }} changed on both:
-            {{ clashes === 1 ? 'that is' : 'those are' }} yours to choose.
+            {{ say.plural(clashes, 'that is', 'those are') }} yours to choose.
           </p>
         </div>
         <div
@@ -176,7 +177,7 @@ const summary = (side: Side) =>
               </dd>
               <dt class="text-ink-2">Lye left over</dt>
               <dd class="text-[16px] font-[650] whitespace-nowrap">
-                {{ figures[column].odds === null ? '–' : oddsText(figures[column].odds) }}
+                {{ figures[column].odds === null ? '–' : oddsText(figures[column].odds, say) }}
               </dd>
             </dl>
           </div>
