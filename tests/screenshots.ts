@@ -1,5 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
-import { quiet } from './support/quiet'
+import { quiet, space } from './support/quiet'
 import { demoTemplate, TestServer } from './support/server'
 
 /* One current picture of each main view, from the demo workshop on a fixed day, into docs/screenshots. */
@@ -65,10 +65,8 @@ async function toTheLye(page: Page) {
   await page.getByLabel('Formula').selectOption({ label: 'Hostel Bar' })
   await page.getByRole('button', { name: 'Alone' }).click()
   await page.getByRole('heading', { name: 'Clear the room, dress' }).waitFor()
-  for (const key of ['1', '2', '3', '4', '5', ' ', ' ', ' ']) {
-    await page.waitForTimeout(320)
-    await page.keyboard.press(key)
-  }
+  for (const key of ['1', '2', '3', '4', '5', ' ', ' ', ' '])
+    await (key === ' ' ? space(page) : page.keyboard.press(key))
   for (const step of [/^Weigh the water/, /^Weigh the citric acid/]) {
     await page.getByRole('heading', { name: step }).waitFor()
     await page.getByRole('button', { name: /^Weigh \d/ }).waitFor()
@@ -135,9 +133,7 @@ for (const [file, path, width = 1280, height = 800] of views) {
     await page.getByRole('button', { name: /^Size:/ }).click()
     await page.getByRole('button', { name: /^Eight pebbles/ }).click()
   }
-  // Pages that listen to a device or a sensor never fall silent.
-  if (path === '/bench' || path === '/rack') await page.waitForTimeout(500)
-  else await quiet(page)
+  await quiet(page)
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
 }

@@ -1,7 +1,7 @@
 import { useEventListener } from '@vueuse/core'
 
 /** ms for which a step that has just come up takes no Space: a key that bounces must not do two steps. */
-const bounce = 250
+export const bounce = 250
 
 /**
  * Keys of a step at the bench. Unlike shortcuts elsewhere they take Space and digits, also while a button has the focus; never

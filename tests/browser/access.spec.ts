@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
-import { quiet } from '../support/quiet'
+import { quiet, space } from '../support/quiet'
 import { expect, openFormula, panel, plank, test } from './fixtures'
 
 async function seriousProblems(page: Page) {
@@ -162,10 +162,7 @@ async function toRehearsal(page: Page, keys: string[]) {
   await page.evaluate(() => sessionStorage.clear())
   await page.getByRole('button', { name: 'Guided, step by step' }).click()
   await page.getByRole('heading', { name: 'Clear the room, dress' }).waitFor()
-  for (const key of keys) {
-    await page.waitForTimeout(320)
-    await page.keyboard.press(key)
-  }
+  for (const key of keys) await (key === ' ' ? space(page) : page.keyboard.press(key))
 }
 
 for (const [name, go] of places)

@@ -4,6 +4,7 @@ import type { Batch } from '../../contracts/batch'
 import type { Run } from '../../contracts/run'
 import { blankFormula } from '../../core/formula/blank'
 import { Line } from '../support/line'
+import { space } from '../support/quiet'
 import { send } from '../support/send'
 import { expect, test } from './fixtures'
 import { sumOf } from '#core/statistics/sum'
@@ -43,11 +44,6 @@ const milky = {
   method: { patterns: ['in-pot-swirl'] },
 }
 
-/** The main key: a step that has just come up takes it only after a moment, since keys bounce. */
-async function space(page: Page) {
-  await page.waitForTimeout(350)
-  await page.keyboard.press('Space')
-}
 const heading = (page: Page, says: string | RegExp) =>
   expect(page.getByRole('heading', { level: 1, name: says })).toBeVisible()
 /** Opens the plan of a batch and begins it, by keyboard. */
@@ -79,7 +75,8 @@ async function waitFor(page: Page, says: string) {
   const key = page.getByRole('button', { name: says })
   for (let tries = 0; tries < 40 && !(await key.isVisible()); tries++) {
     await page.keyboard.press('f')
-    await page.waitForTimeout(700)
+    // Time flies: either the key is there soon, or it flies once more.
+    await key.waitFor({ timeout: 700 }).catch(() => undefined)
   }
   await expect(key).toBeVisible()
 }
@@ -115,9 +112,11 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   ).toBeVisible()
   await page.keyboard.press('m')
   await page.keyboard.press('p')
+  const jug = page.getByLabel(/^Lye jug \d+°/)
   await expect(page.getByLabel(/^Lye jug (2[5-9]|[3-9]\d)°/)).toBeVisible({ timeout: 30_000 })
+  const warm = await jug.getAttribute('aria-label')
   await page.keyboard.press('f')
-  await page.waitForTimeout(1000)
+  await expect(jug).not.toHaveAttribute('aria-label', warm!)
   await space(page)
   await heading(page, /coconut oil.* into the pan/)
   await page.keyboard.press('f')
@@ -168,7 +167,7 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   await heading(page, 'Blend to emulsion')
   await page.keyboard.press('b')
   await page.keyboard.press('1')
-  await page.waitForTimeout(1200)
+  await expect(page.getByRole('button', { name: /^[1-9]\d* s of blender/ })).toBeVisible()
   await page.keyboard.press('b')
   await page.keyboard.press('2')
   await space(page)
@@ -237,7 +236,16 @@ test('a reload while Mantle is away goes on, and nothing is lost when it is back
   await heading(page, 'Weigh the water into the lye jug')
   await expect(page.getByRole('status').filter({ hasText: /^kept$/ })).toBeVisible()
   // What a page needs for a reload is put away some seconds after it has come up.
-  await page.waitForTimeout(5000)
+  const isPutAway = () =>
+    page.evaluate(async () => {
+      const code = performance
+        .getEntriesByType('resource')
+        .map(({ name }) => name)
+        .filter((url) => url.includes('/_nuxt/'))
+      const needed = [...code, '/bench/', '/api/workshop', '/api/materials']
+      return (await Promise.all(needed.map((url) => caches.match(url)))).every(Boolean)
+    })
+  await expect.poll(isPutAway).toBe(true)
   await server.kill()
   await page.keyboard.type('300')
   await page.keyboard.press('k')
@@ -297,7 +305,8 @@ test('a rehearsal is guided, tells mistakes, and leaves no trace in the records'
       await page.keyboard.press('k')
       // Too much of it is asked about, also when it is called enough; this one goes on as it is.
       const asked = page.getByRole('group', { name: 'Too much', exact: true })
-      await page.waitForTimeout(200)
+      const gone = page.getByRole('heading', { level: 1 }).filter({ hasNotText: title })
+      await asked.or(gone).first().waitFor()
       if (await asked.isVisible()) await page.keyboard.press('3')
     } else if (/emulsion|trace$/.test(title)) {
       await page.keyboard.press('3')

@@ -8,6 +8,7 @@ export default defineConfig({
   test: {
     include: folders.map((folder) => `${folder}/**/*.test.ts`),
     testTimeout: 120_000,
-    env: { MANTLE_DEPTH: '0.2' },
+    setupFiles: ['tests/mutants/few.ts'],
+    env: { MANTLE_DEPTH: '0.05' },
   },
 })

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useTimeout } from '@vueuse/core'
+
 /** A key of the bench: large enough for a glove, with the key of the keyboard under it. */
-defineProps<{
+const { main = false } = defineProps<{
   says: string
   hint?: string
   main?: boolean
@@ -8,6 +10,8 @@ defineProps<{
   danger?: boolean
   disabled?: boolean
 }>()
+/** Whether it takes its key by now. */
+const takes = useTimeout(bounce, { immediate: main })
 </script>
 
 <template>
@@ -22,6 +26,7 @@ defineProps<{
       disabled ? 'text-ink-2' : '',
     ]"
     :aria-disabled="disabled || undefined"
+    :aria-busy="(main && !takes) || undefined"
   >
     {{ says }}
     <small v-if="hint" class="mt-0.5 block text-[13px] font-medium opacity-85">{{ hint }}</small>
