@@ -15,14 +15,6 @@ export interface Heard {
 const choiceKey = 'mantle-devices'
 /** What an older page, or a hand, may have left is not taken for a choice. */
 function asChosen(value: unknown): Record<Role, ReadingSource> | null {
-  const isSource = (one: unknown): one is ReadingSource =>
-    typeof one === 'object' &&
-    one !== null &&
-    'kind' in one &&
-    (one.kind === 'stand-in' ||
-      one.kind === 'serial' ||
-      one.kind === 'none' ||
-      (one.kind === 'posts' && 'device' in one && typeof one.device === 'string'))
   const chosen = value as Record<Role, unknown> | null
   return chosen && roles.every((role) => isSource(chosen[role]))
     ? (chosen as Record<Role, ReadingSource>)

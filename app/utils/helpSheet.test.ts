@@ -26,7 +26,7 @@ describe('what another maker needs to judge a batch', () => {
       expect.stringMatching(/^water \d+\.\d g in all$/),
     ])
     expect(How).toContain('Room at about 62 % humidity')
-    expect(How![0]).toMatch(/^With a blender, one pot, poured plain$/)
+    expect(How![0]).toMatch(/^With a blender, 1 pot, poured plain$/)
     expect(Now![0]).toBe('Not poured')
   })
 

@@ -95,7 +95,7 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
     {
       title: 'How',
       lines: [
-        `${{ blender: 'With a blender', whisk: 'By hand, with a whisk', spoon: 'By hand, with a spoon' }[method.tool]}, ${document.parts.length ? `${document.parts.length} parts` : 'one pot'}, poured ${patternOf(document).replaceAll('-', ' ')}`,
+        `${{ blender: 'With a blender', whisk: 'By hand, with a whisk', spoon: 'By hand, with a spoon' }[method.tool]}, ${say.count(Math.max(1, document.parts.length), 'pot', 'pots')}, poured ${patternOf(document).replaceAll('-', ' ')}`,
         `Room at about ${say.percent(room, 0)} humidity`,
         ...document.additives.flatMap(({ id, carrier }) =>
           carrier ? [`${library.additives.get(id)?.name ?? id} stirred into oil first`] : [],

@@ -48,6 +48,14 @@ export const deviceKinds: {
   none: () => () => undefined,
 }
 
+/** Whether this device, or an older page, kept a source that is one. */
+export const isSource = (one: unknown): one is ReadingSource =>
+  typeof one === 'object' &&
+  one !== null &&
+  'kind' in one &&
+  String(one.kind) in deviceKinds &&
+  (one.kind !== 'posts' || ('device' in one && typeof one.device === 'string'))
+
 /** Opens the device of a source. */
 export const openDevice = (source: ReadingSource, to: OpenFor, hear: HearReading) =>
   (deviceKinds[source.kind] as (typeof deviceKinds)['none'])(source as never, to, hear)

@@ -199,7 +199,7 @@ function checkParts(document: FormulaDocument, library: Library, add: Add) {
   })
   const sum = sumOf(document.parts, (part) => part.share ?? 0)
   if (document.parts.length && Math.abs(sum - 1) > shareTolerance)
-    add('parts', `The shares of the parts must sum to 1; they sum to ${roundTo(sum)}.`)
+    add('parts', `The shares of the pots must sum to 1; they sum to ${roundTo(sum)}.`)
 }
 
 const waterRanges = {

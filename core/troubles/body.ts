@@ -71,7 +71,7 @@ const halfGelled: Suspect = (about) => {
 const unevenPots: Suspect = ({ document }) =>
   document.parts.some(({ water }) => water)
     ? {
-        says: 'Parts with different water gel and dry differently: here it is meant.',
+        says: 'Pots with different water gel and dry differently: here it is meant.',
         evidence: `${document.parts.length} parts with water of their own.`,
         weight: 'possible',
       }

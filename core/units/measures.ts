@@ -23,6 +23,18 @@ export const millilitresPer = {
 } as const
 export type VolumeUnit = keyof typeof millilitresPer
 
+/** Units in which a formula can say an amount, as they stand behind its figure. */
+export const unitWords: Record<AmountUnit, string> = {
+  tsp: 'tsp',
+  tbsp: 'tbsp',
+  ml: 'ml',
+  drop: 'drops',
+  g: 'g',
+  oz: 'oz',
+}
+export const amountUnits = Object.keys(unitWords) as AmountUnit[]
+export const isAmountUnit = (unit: string): unit is AmountUnit => unit in unitWords
+
 /** g of oils that an amount "per" something is for. */
 export const gramsOfBase: Record<AmountBase, number> = {
   kg: 1000,

@@ -2,6 +2,7 @@ import type { AmountBase, AmountUnit, SpoonKind } from '#contracts/words'
 import {
   gramsOfBase,
   gramsPer,
+  isAmountUnit,
   millilitresPer,
   spoonMillilitres,
   type MassUnit,
@@ -139,8 +140,7 @@ export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
         ? { kind: 'rate', value: scaled, unit: 'oz', per }
         : { kind: 'rate', value: scaled * gramsPer[unit.mass], unit: 'g', per }
     const volume = unit.volume!
-    if (volume === 'tsp' || volume === 'tbsp' || volume === 'ml' || volume === 'drop')
-      return { kind: 'rate', value: scaled, unit: volume, per }
+    if (isAmountUnit(volume)) return { kind: 'rate', value: scaled, unit: volume, per }
     return { kind: 'rate', value: scaled * millilitresOf(volume, spoons), unit: 'ml', per }
   }
 

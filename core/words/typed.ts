@@ -1,6 +1,6 @@
 import type { FormulaDocument, MeasuredAmount } from '#contracts/formula'
 import type { Library } from '../materials/library'
-import type { VolumeUnit } from '../units/measures'
+import { isAmountUnit } from '../units/measures'
 import { gramsOfReading, isLyeKind, type LineReading } from './reading'
 import { checkFormula } from '../formula/check'
 import { byWeights, computeFormula, fatWeights, sumOfShares } from '../formula/compute'
@@ -14,9 +14,6 @@ import { roundTo } from '../statistics/roundTo'
  * first. Words for lye and water set the formula's own figures and never add a line.
  */
 
-/** Volumes that a document can hold as they are said; others become millilitres. */
-const spoons = new Set<VolumeUnit>(['tsp', 'tbsp', 'ml', 'drop'])
-
 /** How much of an extra or scent, as it was said. */
 export function measureOf(line: Pick<LineReading, 'amount'>, usualRate: number): Measure {
   const { amount } = line
@@ -25,8 +22,9 @@ export function measureOf(line: Pick<LineReading, 'amount'>, usualRate: number):
   if (amount?.kind === 'rate')
     return { amount: { value: roundTo(amount.value), unit: amount.unit, per: amount.per } }
   if (amount?.kind === 'volume') {
-    const said: MeasuredAmount = spoons.has(amount.unit)
-      ? { value: roundTo(amount.value), unit: amount.unit as 'tsp', per: null }
+    // What a document cannot hold as it is said becomes millilitres.
+    const said: MeasuredAmount = isAmountUnit(amount.unit)
+      ? { value: roundTo(amount.value), unit: amount.unit, per: null }
       : { value: roundTo(amount.millilitres), unit: 'ml', per: null }
     return { amount: said }
   }

@@ -1,23 +1,15 @@
 <script setup lang="ts">
-import type { MeasuredAmount } from '#contracts/formula'
 import type { Measure } from '#core/formula/measure'
+import { unitWords } from '#core/units/measures'
 
 /** How much of an extra, in whichever way its line says it. */
 const props = defineProps<{ label: string; line: Measure; most: number }>()
 const emit = defineEmits<{ measure: [measure: Measure] }>()
 
-const units: Record<MeasuredAmount['unit'], string> = {
-  tsp: 'tsp',
-  tbsp: 'tbsp',
-  ml: 'ml',
-  drop: 'drops',
-  g: 'g',
-  oz: 'oz',
-}
 const unit = computed(() => {
   const { amount } = props.line
   return amount
-    ? units[amount.unit] +
+    ? unitWords[amount.unit] +
         (amount.per ? `/${amount.per.replace('g', ' g').replace('k g', 'kg')}` : '')
     : ''
 })
