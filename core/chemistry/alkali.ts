@@ -1,5 +1,8 @@
 import { molarMass, naohPerKoh } from './elements'
 
+/** Potash is never sold pure: flakes take up water and carbonate; 90 % is what labels usually say. */
+export const usualKohPurity = 0.9
+
 /**
  * g pure NaOH that saponifies 1 g of a fat in full.
  * @param sap saponification value, mg KOH per g

@@ -1,4 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
+import { usualKohPurity } from '../chemistry/alkali'
 
 /** A new formula: nothing in it but the defaults most makers start from. */
 export function blankFormula(name: string): FormulaDocument {
@@ -10,7 +11,7 @@ export function blankFormula(name: string): FormulaDocument {
     notes: '',
     size: { by: 'oils', grams: 1000 },
     superfat: 0.05,
-    alkali: { naohPurity: 1, kohShare: 0, kohPurity: 0.9, solutionStrength: null },
+    alkali: { naohPurity: 1, kohShare: 0, kohPurity: usualKohPurity, solutionStrength: null },
     water: { held: 'ratio', value: 2.2 },
     fats: [],
     liquids: [],

@@ -1,4 +1,5 @@
 import type { Library } from '../materials/library'
+import { usualKohPurity } from '../chemistry/alkali'
 import { scentDensity, lineGrams } from '../formula/measure'
 import { isLyeKind } from '../words/reading'
 import type { RecipeLine } from './read'
@@ -6,9 +7,6 @@ import { sum } from '../statistics/sum'
 
 /** A recipe in per cent is judged on 1000 g of oils where it does not say how much. */
 const assumedOils = 1000
-
-/** Potash is never sold pure; this is usual. */
-export const kohPurity = 0.9
 
 /** Lines that count: doubtful ones and notes do not. */
 export const certain = (lines: RecipeLine[]) => lines.filter(({ doubtful }) => !doubtful)
@@ -42,7 +40,7 @@ export function amounts(all: RecipeLine[], library: Library) {
     lyes.map((line) => (line.solution === null ? 0 : (line.grams ?? 0) * (1 / line.solution - 1))),
   )
   const proportion = lines.find((line) => line.proportion)?.proportion ?? null
-  const pure = alkali(false) + alkali(true) * kohPurity
+  const pure = alkali(false) + alkali(true) * usualKohPurity
   const plain = sum(
     lines.filter(({ kind }) => kind === 'water' || kind === 'ice').map((line) => line.grams ?? 0),
   )

@@ -3,7 +3,8 @@ import type { FormulaResult } from '#contracts/result'
 import { computeFormula } from '../formula/compute'
 import type { Formatter } from '../units/formatter'
 import type { ReadingContext } from '../words/reading'
-import { amounts, kohPurity } from './amounts'
+import { usualKohPurity } from '../chemistry/alkali'
+import { amounts } from './amounts'
 import { sum } from '../statistics/sum'
 import { openLines, outcomesOf, spanOf, type Outcome } from './outcomes'
 import type { RecipeLine } from './read'
@@ -51,7 +52,7 @@ export function judgeRecipe(
     : superfat === null
       ? null
       : [superfatOf(lines, library, 'low')!, superfatOf(lines, library, 'high')!]
-  const pure = naoh + koh * kohPurity
+  const pure = naoh + koh * usualKohPurity
   const liquidWater = sum(
     known.lines
       .filter(({ kind }) => kind === 'liquid')

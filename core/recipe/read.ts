@@ -8,7 +8,7 @@ import {
   type ReadingContext,
 } from '../words/reading'
 import { tokensOf } from '../materials/tokens'
-import { kohPurity } from './amounts'
+import { usualKohPurity } from '../chemistry/alkali'
 import { piecesOf } from './pieces'
 import { sumOf } from '../statistics/sum'
 
@@ -29,7 +29,7 @@ export function weighed(reading: LineReading, context: ReadingContext): RecipeLi
   const found = gramsOfReading(reading, context.library)
   const pure = reading.solution ?? reading.purity
   // Potash is counted as flakes of the usual purity, soda as pure.
-  const alkali = pure === null ? 1 : reading.kind === 'koh' ? pure / kohPurity : pure
+  const alkali = pure === null ? 1 : reading.kind === 'koh' ? pure / usualKohPurity : pure
   return {
     ...reading,
     grams: found ? found.grams * alkali : null,

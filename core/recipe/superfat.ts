@@ -1,6 +1,7 @@
 import { superfatAsWeighed } from '../chemistry/superfat'
 import type { Library } from '../materials/library'
-import { amounts, kohPurity } from './amounts'
+import { usualKohPurity } from '../chemistry/alkali'
+import { amounts } from './amounts'
 import type { RecipeLine } from './read'
 
 /**
@@ -42,6 +43,6 @@ export function superfatOf(
       return naohPerGram > 0 ? [{ grams: of(line), naohPerGram }] : []
     }),
     naoh: { grams: naoh, purity: 1 },
-    koh: { grams: koh, purity: kohPurity },
+    koh: { grams: koh, purity: usualKohPurity },
   })
 }

@@ -5,7 +5,8 @@ import { checkFormula } from '../formula/check'
 import { measureOf } from '../words/typed'
 import type { Library } from '../materials/library'
 import { scorches } from '../water/milk'
-import { amounts, kohPurity } from './amounts'
+import { usualKohPurity } from '../chemistry/alkali'
+import { amounts } from './amounts'
 import { sum } from '../statistics/sum'
 import type { RecipeLine } from './read'
 import { roundTo } from '../statistics/roundTo'
@@ -18,11 +19,11 @@ export function documentOf(lines: RecipeLine[], library: Library): FormulaDocume
   const blank = blankFormula('Recipe to check')
   const solution = [...pick('naoh'), ...pick('lye')].find((line) => line.solution !== null)
   const purity = [...pick('naoh'), ...pick('lye')].find((line) => line.purity !== null)?.purity
-  const pureAsNaoh = naoh + koh * kohPurity * naohPerKoh
+  const pureAsNaoh = naoh + koh * usualKohPurity * naohPerKoh
   const stated = pick('superfat')[0]?.share ?? null
   const iceGrams = sum(pick('ice').map((line) => line.grams ?? 0))
   const plainWater = pick('water').some(({ grams }) => grams !== null) || iceGrams > 0
-  const pure = naoh + koh * kohPurity
+  const pure = naoh + koh * usualKohPurity
   /** What is in the jug besides the milk has to dissolve the lye by itself. */
   const jugged = pure === 0 || water + known.inSolution >= pure
   const document: FormulaDocument = {
@@ -33,7 +34,9 @@ export function documentOf(lines: RecipeLine[], library: Library): FormulaDocume
       ...blank.alkali,
       naohPurity: purity ?? 1,
       kohShare:
-        koh > 0 ? roundTo((koh * kohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh), 9) : 0,
+        koh > 0
+          ? roundTo((koh * usualKohPurity) / molarMass.koh / (pureAsNaoh / molarMass.naoh), 9)
+          : 0,
       solutionStrength: solution?.solution ?? null,
     },
     water: plainWater

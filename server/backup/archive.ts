@@ -19,8 +19,7 @@ import { pipeline } from 'node:stream/promises'
 import Database from 'better-sqlite3'
 import { ZipFile } from 'yazl'
 import { z } from 'zod'
-import { flush, makeFolder } from '../db/files'
-import { photosOf } from '../db/photos'
+import { flush, makeFolder, photosOf } from '../db/files'
 import { StorageTrouble } from '../db/troubles'
 
 /*

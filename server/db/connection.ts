@@ -3,9 +3,8 @@ import { basename, dirname } from 'node:path'
 import Database from 'better-sqlite3'
 import { plainWord } from '#core/materials/tokens'
 import { formatter } from '#core/units/formatter'
-import { makeFolder } from './files'
+import { makeFolder, photosOf } from './files'
 import { migrate, type Migration } from './migrate'
-import { photosOf } from './photos'
 import { StorageTrouble } from './troubles'
 
 const say = formatter()

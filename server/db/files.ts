@@ -11,6 +11,9 @@ import {
 } from 'node:fs'
 import { dirname } from 'node:path'
 
+/** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
+export const photosOf = (database: string): string => `${database.replace(/\.sqlite$/, '')}-photos`
+
 /** Makes a folder and those above it. Node's own way of doing so never comes back from a place like /proc. */
 export function makeFolder(folder: string): void {
   if (existsSync(folder)) {

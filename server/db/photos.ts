@@ -1,10 +1,8 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Db } from './connection'
-import { makeFolder, writeWhole } from './files'
+import { makeFolder, photosOf, writeWhole } from './files'
 
-/** The folder of the photos: beside the database and called after it, so that the demo's are never mixed with one's own. */
-export const photosOf = (database: string): string => `${database.replace(/\.sqlite$/, '')}-photos`
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
 /** Keeps a photo of a batch. The same again is kept once; false when another one is kept under this id. */

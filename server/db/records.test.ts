@@ -19,7 +19,7 @@ import { feedSecret, newFeedSecret } from './calendar'
 import { identityOf, openDatabase, safetyCopies, type Db } from './connection'
 import { formulas, materials } from './documents'
 import { epochOf, newEpoch } from './epoch'
-import { flush, makeFolder, writeWhole } from './files'
+import { flush, makeFolder, photosOf, writeWhole } from './files'
 import { workshopLibrary } from './library'
 import { takeDatabase } from './lock'
 import { migrationsFrom } from './migrate'
@@ -34,7 +34,7 @@ import {
   setOpen,
   setRights,
 } from './paired'
-import { getPhoto, keepPhoto, photosOf, unpackPhotos } from './photos'
+import { getPhoto, keepPhoto, unpackPhotos } from './photos'
 import { lastOfRoom, logRoom, roomDays, roomHumidity } from './room'
 import { codeOf, sentenceOfTrouble, StorageTrouble, troubleOf } from './troubles'
 import { getVersion, keepVersion, listAllVersions, listVersions, noteVersion } from './versions'

@@ -10,7 +10,7 @@ import type { Stored } from '#contracts/document'
 import type { Goal } from '#contracts/goal'
 import type { Workshop, WorkshopNow } from '#contracts/workshop'
 import { blankFormula } from '#core/formula/blank'
-import { photosOf } from '../../server/db/photos'
+import { photosOf } from '../../server/db/files'
 import { patchShop, send as ask, until } from '../support/send'
 import { TestServer } from '../support/server'
 

@@ -6,7 +6,7 @@ import { join, resolve } from 'node:path'
 import { loadDemo } from '../../demo/load'
 import { openDatabase } from '../../server/db/connection'
 import { migrationFiles } from '../../server/db/migrationFiles'
-import { photosOf } from '../../server/db/photos'
+import { photosOf } from '../../server/db/files'
 
 /** The day all tests happen on: a Monday morning. */
 export const fixedNow = '2026-11-23T09:30:00Z'
