@@ -1,5 +1,6 @@
 import js from '@eslint/js'
 import prettier from 'eslint-config-prettier'
+import jsdoc from 'eslint-plugin-jsdoc'
 import vue from 'eslint-plugin-vue'
 import tseslint from 'typescript-eslint'
 import vueParser from 'vue-eslint-parser'
@@ -220,6 +221,22 @@ export default tseslint.config(
         { object: 'Math', property: 'random', message: 'Chance is an argument.' },
       ],
       'no-restricted-syntax': ['error', noClock],
+    },
+  },
+  {
+    // What others may call says what it does, in which units, and what it does not take.
+    files: ['core/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.cases.ts'],
+    plugins: { jsdoc },
+    rules: {
+      'jsdoc/require-jsdoc': [
+        'error',
+        {
+          publicOnly: true,
+          enableFixer: false,
+          require: { FunctionDeclaration: true, ArrowFunctionExpression: true },
+        },
+      ],
     },
   },
   {

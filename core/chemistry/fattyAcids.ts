@@ -56,8 +56,8 @@ export function meanFattyAcidMass(profile: Partial<Record<FattyAcid, number>>): 
 
 /**
  * The saponification value that a profile implies, mg KOH per g fat.
- * @param chemistry what the fatty acids are bound to: glycerol, or nothing (free acid)
  * @param unsaponifiables share of the fat that takes no alkali, 0–1
+ * @param chemistry what the fatty acids are bound to: glycerol, or nothing (free acid)
  */
 export function saponificationValueOf(
   profile: Partial<Record<FattyAcid, number>>,

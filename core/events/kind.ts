@@ -78,15 +78,17 @@ export function blocked({ usable }: BatchFacts): string | null {
   return null
 }
 
-/** Offered of every batch that is poured and has not left, of one of those that is cut, or of one that is still a loaf. */
+/** Offered of every batch that is poured and has not left. */
 export const whilePoured =
   (says: string) =>
   ({ stage, pouredOn }: Standing): Offer | null =>
     pouredOn && stage !== 'left' ? { says } : null
+/** Offered of every batch that is cut and has not left. */
 export const whileCut =
   (says: string) =>
   ({ stage, cutOn }: Standing): Offer | null =>
     cutOn && stage !== 'left' ? { says } : null
+/** Offered of every batch that is poured and not cut yet. */
 export const whileLoaf =
   (offer: Offer) =>
   ({ stage, pouredOn, cutOn }: Standing): Offer | null =>

@@ -17,6 +17,7 @@ const digits = 13
 export const percentCell = (fraction: number | null | undefined): string =>
   fraction == null ? '' : String(Number((fraction * 100).toPrecision(digits)))
 
+/** A number as a cell of a table: a point, no thousands, empty for none. */
 export const numberCell = (value: number | null | undefined): string =>
   value == null ? '' : String(value)
 

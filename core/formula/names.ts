@@ -5,8 +5,10 @@ import type { Formatter } from '../units/formatter'
 /** What a fat line is called: its own name, the library's, or its id. */
 export const nameOfFat = (line: Pick<FatLine, 'id' | 'name'>, library: Library): string =>
   line.name ?? library.fats.get(line.id)?.name ?? line.id
+/** What a liquid is called in the library; its id where nobody knows it. */
 export const nameOfLiquid = (id: string, library: Library): string =>
   library.liquids.get(id)?.name ?? id
+/** What an extra is called in the library; its id where nobody knows it. */
 export const nameOfExtra = (id: string, library: Library): string =>
   library.additives.get(id)?.name ?? id
 

@@ -28,6 +28,7 @@ export interface CoolingPrior {
   /** Of one reading, °C. */
   noiseC: number
 }
+/** What is believed of a vessel before it is read: it cools to the room, at a pace that is known to within 40 % (judgement), and is read to 0.3 °C. */
 export const usualPrior = (roomC: number): CoolingPrior => ({
   roomC,
   roomSd: 1,
@@ -43,6 +44,7 @@ export interface Curve {
   roomC: number
 }
 
+/** °C of a cooling vessel at a minute of its run. */
 export const celsiusAt = (curve: Curve, minutes: number): number =>
   curve.roomC + (curve.startC - curve.roomC) * Math.exp(-curve.perMinute * (minutes - curve.from))
 

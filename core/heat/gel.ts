@@ -70,9 +70,10 @@ export function gelForecast(
   return { onsetC, peak, peakHours: reactionHours + lossHours / 2, verdict }
 }
 
-/** Whether a batter was poured before it held a line, or when it had to be scooped. */
+/** Whether a batter was poured before it held a line. */
 export const pouredThin = (stage: BatterStage | null): boolean =>
   stage === 'cloudy' || stage === 'emulsion' || stage === 'light'
+/** Whether it had to be scooped. */
 export const pouredThick = (stage: BatterStage | null): boolean =>
   stage === 'thick' || stage === 'too-far'
 

@@ -29,6 +29,7 @@ export function windowOf(lyeC: number, oilsC: number, guardC: number | null): Wi
   }
 }
 
+/** Whether a temperature lies in a window, its ends included. °C. */
 export const isIn = ({ low, high }: { low: number; high: number }, celsius: number): boolean =>
   celsius >= low && celsius <= high
 

@@ -75,7 +75,15 @@ export function lyeKindOf(words: string[]): LyeKind | null {
   return 'lye'
 }
 
+/**
+ * Whether a plain word (small letters, no accents) means sodium hydroxide.
+ * @example isSodaWord('naoh') // true
+ */
 export const isSodaWord = (word: string): boolean => sodaWords.has(word)
+/**
+ * Whether a plain word (small letters, no accents) means potassium hydroxide.
+ * @example isPotashWord('koh') // true
+ */
 export const isPotashWord = (word: string): boolean => potashWords.has(word)
 
 /** What is sold beside lye and taken for it. `id` is the extra that it is, where it may be one. */

@@ -32,6 +32,7 @@ export const cureRules = [
 ] as const
 export type CureRule = (typeof cureRules)[number]
 
+/** A rule of cure by its id; undefined for one of the workshop's own. */
 export const cureRule = (id: string): CureRule | undefined =>
   cureRules.find((rule) => rule.id === id)
 

@@ -45,6 +45,7 @@ export interface Cause {
 /** A rule that looks for one cause. */
 export type Suspect = (about: Case) => Cause | null
 
+/** All that a suspicion may look at, of one batch. */
 export function caseOf(
   batch: { frozen: Frozen; events: readonly BatchEvent[] },
   today: Day,
@@ -97,6 +98,7 @@ export function undispersed({ document, library }: Case): string | null {
   return bare ? library.additives.get(bare.id)!.name : null
 }
 
+/** Whether a liquid with sugar is in the batch, as milk is. */
 export const hasMilk = ({ result, library }: Pick<Case, 'result' | 'library'>): boolean =>
   result.liquids.some(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0)
 
@@ -117,6 +119,7 @@ export const waterTo = ({ say }: Case, ratio: number): Pick<Cause, 'next'> => ({
     patch: [{ path: ['water'], value: { held: 'ratio', value: ratio } }],
   },
 })
+/** A cause whose next step is another gel. */
 export const gelTo = (gel: 'force' | 'prevent' | 'leave'): Pick<Cause, 'next'> => ({
   next: {
     label: { force: 'Force the gel', prevent: 'Prevent the gel', leave: 'Leave the gel to itself' }[

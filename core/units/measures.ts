@@ -33,6 +33,10 @@ export const unitWords: Record<AmountUnit, string> = {
   oz: 'oz',
 }
 export const amountUnits = Object.keys(unitWords) as AmountUnit[]
+/**
+ * Whether a formula can hold an amount in this unit.
+ * @example isAmountUnit('tsp') // true; isAmountUnit('cup') // false
+ */
 export const isAmountUnit = (unit: string): unit is AmountUnit => unit in unitWords
 
 /** g of oils that an amount "per" something is for. */
@@ -64,5 +68,13 @@ export function gramsOfUnit(unit: AmountUnit, density: number, spoons: SpoonKind
 /** Whether grams of this unit are worked out from a volume. */
 export const isVolume = (unit: AmountUnit): boolean => unit !== 'g' && unit !== 'oz'
 
+/**
+ * °F of a temperature in °C.
+ * @example fahrenheit(100) // 212
+ */
 export const fahrenheit = (celsius: number) => celsius * 1.8 + 32
+/**
+ * °C of a temperature in °F.
+ * @example celsius(212) // 100
+ */
 export const celsius = (fahrenheit: number) => (fahrenheit - 32) / 1.8

@@ -61,6 +61,7 @@ export const milkWays: MilkWay[] = [
   },
 ]
 
+/** One of the three ways, by its id. */
 export const milkWay = (id: WayOfLiquid): MilkWay => milkWays.find((way) => way.id === id)!
 
 /** The liquids of a formula that scorch, with their lines. */

@@ -56,6 +56,7 @@ const lyeFillers = new Set(
   ),
 )
 
+/** A line about the superfat; null when it is about something else. */
 export function superfat(line: Line): LineReading | null {
   const { words } = line
   const text = words.join(' ')
@@ -118,6 +119,7 @@ const lyeNames = {
 /** Strengths that ready-mixed lye is sold and kept at. */
 const usualStrengths = [0.5, 0.33, 0.3]
 
+/** A line about lye; null when it is about something else. */
 export function lye(line: Line): LineReading | null {
   const { words } = line
   const kind = lyeKindOf(words)
@@ -313,6 +315,7 @@ export function figure(line: Line): LineReading | null {
   return null
 }
 
+/** A line about water; null when it is about something else. */
 export function water(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => waterWords.has(word))) return null
@@ -351,6 +354,7 @@ export function water(line: Line): LineReading | null {
   return withAmount(line, reading)
 }
 
+/** A line about ice; null when it is about something else. */
 export function ice(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => word === 'ice' || word === 'icecubes')) return null

@@ -110,6 +110,7 @@ export interface Line {
   context: ReadingContext
 }
 
+/** A line of text, taken apart: its amounts, its names, and what is left over. */
 export function lineOf(text: string, context: ReadingContext): Line {
   const tokens = tokensOf(text)
   const all = amountsIn(tokens, context.library.spoons ?? 'us')
@@ -174,8 +175,10 @@ export function wordPegs(line: Line, places: number[], role: Peg['role'], says: 
   return pegs
 }
 
+/** The places of all names of a line. */
 export const every = (line: Line) => line.names.map((_, place) => place)
 
+/** A reading with its amount, nothing doubtful about it. */
 export function plainReading(
   line: Line,
   kind: ReadingKind,
@@ -199,6 +202,7 @@ export function plainReading(
   }
 }
 
+/** A reading as an answer that can be chosen. */
 export const optionOf = (reading: LineReading, says = ''): Option => ({
   kind: reading.kind,
   id: reading.id,
@@ -207,6 +211,7 @@ export const optionOf = (reading: LineReading, says = ''): Option => ({
   reading,
 })
 
+/** A reading that is asked about, with the answers it may have. */
 export const asked = (reading: LineReading, says: string, options: Option[] = []): LineReading => ({
   ...reading,
   doubtful: true,
@@ -226,6 +231,7 @@ export const leftOut = (line: Line): Option =>
     'kept as a note',
   )
 
+/** An amount as it would be written in a line. */
 export const sayUnit = (amount: Amount): string => {
   switch (amount.kind) {
     case 'grams':
@@ -302,5 +308,6 @@ export function withAmount(line: Line, reading: LineReading): LineReading {
   return reading
 }
 
+/** The words of a line at these places, quoted. */
 export const listed = (line: Line, places: number[]) =>
   places.map((place) => `“${line.names[place]!.raw}”`).join(' and ')

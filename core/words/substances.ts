@@ -171,6 +171,7 @@ function vinegar(line: Line, reading: LineReading): LineReading {
   return withAmount(line, { ...reading, says: 'Counted as 5 % acid, as kitchen vinegar is.' })
 }
 
+/** A line about a fat, a liquid, an extra or a scent; a question where it is not clear which. */
 export function substance(line: Line): LineReading {
   const { words, context } = line
   const { library } = context

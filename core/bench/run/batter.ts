@@ -21,6 +21,7 @@ export function stageText(stage: BatterStage | null | undefined): string | undef
   return named && inSentence(named.says)
 }
 
+/** Place of a stage in their order; 0 for the first. */
 export const stageRank = (stage: BatterStage): number => stages.findIndex(({ id }) => id === stage)
 
 /** Minutes after the lye at which each stage usually comes, by the model: emulsion early, the working time from there. */

@@ -208,6 +208,7 @@ export function runOf(
   return state
 }
 
+/** Whether a step was done, and not taken back. */
 export const isDone = (state: RunState, id: string): boolean => state.steps.get(id)?.doneAt != null
 
 /** The latest thing that can be taken back, with all that was told at the same instant; readings and handing over stay. */
