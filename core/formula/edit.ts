@@ -1,6 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { byWeights, computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
+import { ratioFrom } from '../water/ways'
 import { scaleMeasure, type Measure } from './measure'
 import { sum } from '../statistics/sum'
 import { roundTo } from '../statistics/roundTo'
@@ -119,14 +120,30 @@ export function fillUp(
   return { ...document, size: { by: 'oils', grams: roundTo(grams / perOil) } }
 }
 
+/** Water said in another way where no fat tells the lye: ratio and strength follow from each other, all else is open. */
+function withoutLye(
+  { held, value }: FormulaDocument['water'],
+  wanted: FormulaDocument['water']['held'],
+): number | null {
+  if (held === wanted) return value
+  if (!value || (held !== 'ratio' && held !== 'strength')) return null
+  const ratio = ratioFrom(held, value, 1, 1)
+  return wanted === 'ratio' ? ratio : wanted === 'strength' ? 1 / (1 + ratio) : null
+}
+
 /** Says the same water in another way and holds that from now on. */
 export function holdWater(
   document: FormulaDocument,
   held: FormulaDocument['water']['held'],
   library: Library,
 ): FormulaDocument {
-  const { water } = computeFormula(document, library)
-  if (water.ratio <= 0) return { ...document, water: { held, value: null } }
-  const value = held === 'grams' ? water.weighed : water[held]
-  return { ...document, water: { held, value: roundTo(value, 10) } }
+  const { water, lye } = computeFormula(document, library)
+  // Without lye there is nothing to weigh yet, but a strength is a ratio all the same.
+  const value =
+    lye.pureAsNaoh > 0 && water.ratio > 0
+      ? held === 'grams'
+        ? water.weighed
+        : water[held]
+      : withoutLye(document.water, held)
+  return { ...document, water: { held, value: value === null ? null : roundTo(value, 10) } }
 }

@@ -42,9 +42,14 @@ export function toProportions(document: FormulaDocument, library: Library): Form
     result.parts.length
       ? sumOf(result.parts, (part) => part.result.additives[index]?.grams ?? 0)
       : (additives[index]?.grams ?? 0)
+  // Pots with water or without scent of their own are no measure of what the others share.
+  const sharing = document.parts.findIndex(({ water: own }) => !own)
+  const scentedOils = result.parts.length
+    ? sumOf(result.parts, ({ result: pot }, place) => (document.parts[place]!.scent ? pot.oils : 0))
+    : oils
   return {
     ...toShares(document),
-    water: ratioOf(document.water, result),
+    water: ratioOf(document.water, result.parts[sharing]?.result ?? result),
     liquids: document.liquids.map((line, index) =>
       line.grams == null || !(allLiquid > 0)
         ? line
@@ -57,7 +62,7 @@ export function toProportions(document: FormulaDocument, library: Library): Form
     iceGrams: undefined,
     additives: document.additives.map((line, index) => proportional(line, common(index), oils)),
     scents: document.scents.map((line, index) =>
-      proportional(line, scents[index]?.grams ?? 0, oils),
+      proportional(line, scents[index]?.grams ?? 0, scentedOils),
     ),
     parts: document.parts.map((part, place) => {
       const own = result.parts[place]!.result
