@@ -152,3 +152,157 @@ describe('drafts', () => {
     ])
   })
 })
+
+describe('what nobody knows', () => {
+  it('has its id for a name, weighs what it says, and takes nothing', () => {
+    const result = computeFormula(
+      make({
+        fats: [share('olive', 0.9), { ...share('seal', 0.1), sap: 180 }],
+        liquids: [{ id: 'sea', grams: 50, moment: 'lye', way: 'poured' }],
+        additives: [
+          {
+            id: 'moss',
+            amount: { value: 10, unit: 'ml', per: null },
+            carrier: { id: 'whale', ratio: 2, from: 'extra' },
+          },
+        ],
+        scents: [{ id: 'mist', grams: 10, moment: 'trace' }],
+      }),
+      library,
+    )
+    const { fats, liquids, additives, carriers, scents, lye, unknownFats } = result
+    expect([fats[1]!.name, liquids[0]!.name, additives[0]!.name, carriers[0]!.name]).toEqual([
+      'seal',
+      'sea',
+      'moss',
+      'whale',
+    ])
+    expect(scents[0]!.name).toBe('mist')
+    // A liquid nobody knows is water, an extra has the density of it and goes in at trace.
+    expect(liquids[0]).toMatchObject({ waterGrams: 50, fatGrams: 0, naohTaken: 0 })
+    expect(additives[0]).toMatchObject({ grams: 10, naohTaken: 0, fatGrams: 0, moment: 'trace' })
+    expect(carriers[0]!.grams).toBe(20)
+    expect(lye.acidDemand).toBe(0)
+    expect(unknownFats).toEqual([])
+    const open = computeFormula(make({ fats: [share('olive', 0.9), share('seal', 0.1)] }), library)
+    expect(open.unknownFats).toEqual(['seal'])
+    expect([open.lye.pureAsNaoh, open.lye.naoh, open.water.ratioInLye]).toEqual([0, 0, 0])
+    expect(open.superfat.total).toBe(open.superfat.asked)
+  })
+})
+
+describe('what is in a batter, by hand', () => {
+  const olive = make({
+    fats: [share('olive', 1)],
+    superfat: 0.05,
+    water: { held: 'ratio', value: 2 },
+  })
+
+  it('its fatty acids: triglycerides by their value, free acids whole, waxes what is no alcohol', () => {
+    const matter = (changes: Partial<FormulaDocument>) =>
+      computeFormula(make({ ...olive, ...changes }), library).fattyMatter
+    expect(matter({})).toBeCloseTo(1000 * fattyAcidFraction(190), 6)
+    expect(matter({ fats: [share('olive', 0.9), share('stearic-acid', 0.1)] })).toBeCloseTo(
+      900 * fattyAcidFraction(190) + 100,
+      6,
+    )
+    const wax = library.fats.get('beeswax')!
+    expect(wax.chemistry).toBe('wax-ester')
+    expect(matter({ fats: [share('olive', 0.9), share('beeswax', 0.1)] })).toBeCloseTo(
+      900 * fattyAcidFraction(190) + 100 * (1 - wax.unsaponifiables.value),
+      6,
+    )
+    // The fat of milk, of its powder, and oil for a colour.
+    const milk = library.liquids.get('goat-milk')!
+    const powder = library.additives.get('cow-milk-powder')!
+    expect(
+      matter({
+        liquids: [{ id: 'goat-milk', grams: 100, moment: 'oils', way: 'poured' }],
+        additives: [
+          { id: 'cow-milk-powder', grams: 50, carrier: null },
+          { id: 'rose-clay', grams: 10, carrier: { id: 'olive', ratio: 2, from: 'extra' } },
+          { id: 'sugar', grams: 10, carrier: { id: 'olive', ratio: 2, from: 'formula' } },
+        ],
+      }),
+    ).toBeCloseTo(
+      1020 * fattyAcidFraction(190) +
+        100 * milk.fat * fattyAcidFraction(milk.fatSap) +
+        50 * powder.fat! * fattyAcidFraction(powder.fatSap!),
+      6,
+    )
+  })
+
+  it('the mean profile of its fats, by share', () => {
+    const { fattyAcids } = computeFormula(
+      make({ fats: [share('olive', 0.75), share('coconut', 0.25)] }),
+      library,
+    )
+    const [a, b] = ['olive', 'coconut'].map((id) => library.fats.get(id)!.profile.value)
+    expect(fattyAcids.oleic).toBeCloseTo(0.75 * a!.oleic! + 0.25 * b!.oleic!, 9)
+    expect(fattyAcids.lauric).toBeCloseTo(0.25 * b!.lauric!, 9)
+  })
+
+  it('the bar when long dried, and the share of a scent in it', () => {
+    const { batter, water, longDried, scents } = computeFormula(
+      make({
+        ...olive,
+        scents: [{ id: 'rain', grams: 30, moment: 'trace', maxOfBar: 0.04 }],
+      }),
+      library,
+    )
+    // 1000 + 128.6763 + 257.3526 + 30; all but the water, over 93 %
+    expect(batter).toBeCloseTo(1416.0289, 3)
+    expect(longDried).toBeCloseTo((1416.0289 - 257.3526) / 0.93, 3)
+    expect(scents[0]).toMatchObject({
+      shareOfBar: expect.closeTo(30 / longDried, 9),
+      maxOfBar: 0.04,
+    })
+    expect(water.content).toBeCloseTo(257.3526, 3)
+    // So dry a batter never grows heavier.
+    const dry = computeFormula(make({ ...olive, water: { held: 'ratio', value: 0.1 } }), library)
+    expect(dry.longDried).toBe(dry.batter)
+    const none = computeFormula(
+      make({ fats: [], scents: [{ id: 'rain', rate: 0.1, of: 'oils', moment: 'trace' }] }),
+      library,
+    )
+    expect(none.scents[0]!.shareOfBar).toBe(0)
+  })
+
+  it('a rate of the batter is of the whole, itself and the lye of a sour liquid included', () => {
+    const result = computeFormula(
+      make({
+        ...olive,
+        liquids: [{ id: 'vinegar-5', share: 0.5, moment: 'lye', way: 'poured' }],
+        additives: [{ id: 'sugar', rate: 0.02, of: 'batter', carrier: null }],
+        scents: [{ id: 'rain', rate: 0.03, of: 'batter', moment: 'trace' }],
+      }),
+      library,
+    )
+    expect(result.additives[0]!.grams).toBeCloseTo(result.batter * 0.02, 9)
+    expect(result.scents[0]!.grams).toBeCloseTo(result.batter * 0.03, 9)
+    expect(result.lye.acidDemand).toBeCloseTo(result.liquids[0]!.naohTaken, 9)
+    expect(result.water.ratio).toBeCloseTo(2, 9)
+    expect(result.superfat.total).toBeCloseTo(0.05, 9)
+  })
+
+  it('in the lye jug only what is there while it dissolves', () => {
+    const at = (moment: 'lye' | 'oils', way: 'poured' | 'into-cooled-lye' = 'poured') =>
+      computeFormula(
+        make({ ...olive, liquids: [{ id: 'beer', share: 0.5, moment, way }] }),
+        library,
+      ).water
+    expect(at('lye').ratioInLye).toBeCloseTo(2, 9)
+    expect(at('oils').ratioInLye).toBeCloseTo(at('lye', 'into-cooled-lye').ratioInLye, 9)
+    expect(at('oils').ratioInLye).toBeLessThan(1.1)
+    // A ready-mixed lye brings its own.
+    const mixed = computeFormula(
+      make({ ...olive, alkali: { ...pure, solutionStrength: 0.5 } }),
+      library,
+    ).water
+    expect(mixed.inSolution).toBeCloseTo(128.6763, 3)
+    expect(mixed.weighed).toBeCloseTo(128.6763, 3)
+    expect(mixed.ratioInLye).toBeCloseTo(2, 9)
+    expect(mixed.smallestRatio).toBeCloseTo(1, 9)
+    expect(computeFormula(olive, library).water.smallestRatio).toBeNull()
+  })
+})
