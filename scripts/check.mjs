@@ -3,8 +3,9 @@ import { ask, run } from './run.mjs'
 import { giveUp, say, seconds } from './say.mjs'
 
 const steps = [
-  ['Type check of app and server', ['vue-tsc', '-b', '--noEmit']],
+  // The longest first, so that the rest goes beside it.
   ['Lint', ['eslint', '.', '--max-warnings=0']],
+  ['Type check of app and server', ['vue-tsc', '-b', '--noEmit']],
   ['Format', ['prettier', '--check', '--log-level=warn', '.']],
   ['Type check of command line, demo and tests', ['tsc', '-p', 'tsconfig.node.json']],
   [

@@ -4,7 +4,18 @@ import { ESLint } from 'eslint'
 import { describe, expect, it } from 'vitest'
 
 /** The arrows of the house, tried on code that would break them. */
-const eslint = new ESLint()
+// These files do not exist, so that no compiler knows them; what needs types is off.
+const eslint = new ESLint({
+  overrideConfig: {
+    files: ['**/*.ts'],
+    languageOptions: { parserOptions: { project: null } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'off',
+      '@typescript-eslint/await-thenable': 'off',
+      '@typescript-eslint/switch-exhaustiveness-check': 'off',
+    },
+  },
+})
 const broken: [file: string, code: string][] = [
   ['core/formula/x.ts', "import { ref } from 'vue'\nexport const x = ref(1)\n"],
   ['core/formula/x.ts', "import { readFileSync } from 'node:fs'\nexport const x = readFileSync\n"],
@@ -66,7 +77,9 @@ describe('lint holds the arrows', () => {
     expect([...coreRooms].sort()).toEqual([...rooms].sort())
   })
   it.each(broken)('%s may not %s', async (file, code) => {
-    expect(await faults(code, file)).toHaveLength(1)
+    const found = await faults(code, file)
+    expect(found).toHaveLength(1)
+    expect(found[0]).not.toMatch(/^Parsing/)
   })
   it.each(fine)('%s may %s', async (file, code) => {
     expect(await faults(code, file)).toEqual([])
