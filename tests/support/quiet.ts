@@ -5,22 +5,19 @@ const calm = 250
 
 /** Waits until a page loads nothing more. The line that all windows share stays open, so the network as such is never idle. */
 export const quiet = (page: Page): Promise<void> =>
-  page.evaluate(
-    (ms) =>
-      new Promise<void>((done) => {
-        const watch = new PerformanceObserver(() => {
-          clearTimeout(timer)
-          timer = setTimeout(end, ms)
-        })
-        const end = () => {
-          watch.disconnect()
-          done()
-        }
-        let timer = setTimeout(end, ms)
-        watch.observe({ type: 'resource' })
-      }),
-    calm,
-  )
+  // As text: what the runner of a script does to functions does not run in the page.
+  page.evaluate<void>(`new Promise((done) => {
+    const end = () => {
+      watch.disconnect()
+      done()
+    }
+    const watch = new PerformanceObserver(() => {
+      clearTimeout(timer)
+      timer = setTimeout(end, ${calm})
+    })
+    let timer = setTimeout(end, ${calm})
+    watch.observe({ type: 'resource' })
+  })`)
 
 /** The main key of the bench: a step that has just come up takes it only after a moment, since keys bounce. */
 export async function space(page: Page): Promise<void> {
