@@ -4,9 +4,9 @@ import type { Page } from '@playwright/test'
 const calm = 250
 
 /** Waits until a page loads nothing more. The line that all windows share stays open, so the network as such is never idle. */
-export const quiet = (page: Page): Promise<void> =>
+export const quiet = (page: Page): Promise<unknown> =>
   // As text: what the runner of a script does to functions does not run in the page.
-  page.evaluate<void>(`new Promise((done) => {
+  page.evaluate(`new Promise((done) => {
     const end = () => {
       watch.disconnect()
       done()
