@@ -157,7 +157,6 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
-  { files: ['**/*.ts'], languageOptions: { parserOptions: typed } },
   {
     files: ['**/*.vue'],
     languageOptions: {
@@ -172,7 +171,7 @@ export default tseslint.config(
     },
   },
   { files: ['**/*.js', '**/*.mjs'], ...tseslint.configs.disableTypeChecked },
-  { files: ['**/*.ts'], rules: withTypes },
+  { files: ['**/*.ts'], languageOptions: { parserOptions: typed }, rules: withTypes },
   {
     files: ['{app,server}/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts', ...saying],

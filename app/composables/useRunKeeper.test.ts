@@ -80,22 +80,20 @@ function answer({ method, path, body }: (typeof asked)[number]): Answer {
   return down === 'answers get lost' ? 'no answer' : { body: { events: taken.events }, epoch }
 }
 
+/** A workshop with a run that this device has just begun. */
+function begin() {
+  db = shedWith('slab', 'batch')
+  const device = deviceId()
+  startRun(db, { id, batchId: 'batch', setup, scale: 1, paper: false, startedAt: now, device })
+}
+
 beforeEach(() => {
   vi.useFakeTimers({ now: Date.parse(now) })
   localStorage.clear()
   epoch = newId()
   noteEpoch(epoch)
   down = 'up'
-  db = shedWith('slab', 'batch')
-  startRun(db, {
-    id,
-    batchId: 'batch',
-    setup,
-    scale: 1,
-    paper: false,
-    startedAt: now,
-    device: deviceId(),
-  })
+  begin()
   asked = serverThat(answer)
 })
 afterEach(() => {
@@ -273,16 +271,7 @@ describe('a workshop that was put back to an older state', () => {
   /** The database as it was before this run had any events; the next answer says so. */
   function putBack() {
     db.close()
-    db = shedWith('slab', 'batch')
-    startRun(db, {
-      id,
-      batchId: 'batch',
-      setup,
-      scale: 1,
-      paper: false,
-      startedAt: now,
-      device: deviceId(),
-    })
+    begin()
     epoch = newId()
   }
 

@@ -1,6 +1,6 @@
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
 import type { AmountBase, AmountUnit } from '#contracts/words'
-import { amountUnits, gramsOfBase } from '../units/measures'
+import { gramsOfBase, unitWords } from '../units/measures'
 import { library as shipped, type Library, type Material } from '../materials/library'
 import { readName, wordsOf } from '../words/materialNames'
 import { idFrom } from '../words/reading'
@@ -35,7 +35,7 @@ export const formulaColumns = [
 ] as const
 
 /** "tsp/kg" is a teaspoon per kg of oils; files of version 1 call it "tsp/kg-oils". */
-const volumes = amountUnits.flatMap((unit) => [
+const volumes = Object.keys(unitWords).flatMap((unit) => [
   unit,
   ...Object.keys(gramsOfBase).map((per) => `${unit}/${per}`),
 ])

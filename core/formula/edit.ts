@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { byWeights, computeFormula, fatGrams, fatWeights, sumOfShares } from './compute'
 import type { Library } from '../materials/library'
-import { ratioFrom } from '../water/ways'
+import { ratioFrom, waysFrom } from '../water/ways'
 import { scaleMeasure, type Measure } from './measure'
 import { sum } from '../statistics/sum'
 import { roundTo } from '../statistics/roundTo'
@@ -120,15 +120,17 @@ export function fillUp(
   return { ...document, size: { by: 'oils', grams: roundTo(grams / perOil) } }
 }
 
+const needsNoFat = (held: FormulaDocument['water']['held']) =>
+  held === 'ratio' || held === 'strength'
+
 /** Water said in another way where no fat tells the lye: ratio and strength follow from each other, all else is open. */
 function withoutLye(
   { held, value }: FormulaDocument['water'],
   wanted: FormulaDocument['water']['held'],
 ): number | null {
   if (held === wanted) return value
-  if (!value || (held !== 'ratio' && held !== 'strength')) return null
-  const ratio = ratioFrom(held, value, 1, 1)
-  return wanted === 'ratio' ? ratio : wanted === 'strength' ? 1 / (1 + ratio) : null
+  if (!value || !needsNoFat(held) || !needsNoFat(wanted)) return null
+  return waysFrom(ratioFrom(held, value, 1, 1), 1, 1)[wanted]
 }
 
 /** Says the same water in another way and holds that from now on. */

@@ -32,7 +32,6 @@ export const unitWords: Record<AmountUnit, string> = {
   g: 'g',
   oz: 'oz',
 }
-export const amountUnits = Object.keys(unitWords) as AmountUnit[]
 /**
  * Whether a formula can hold an amount in this unit.
  * @example isAmountUnit('tsp') // true; isAmountUnit('cup') // false

@@ -155,7 +155,7 @@ export function addRunEvents(
         insert.run(event.id, runId, device, event.kind, JSON.stringify(event), event.at, now)
       also(fresh)
       // What is sent again is answered again: its first answer was lost, and only an event with its number is known as kept.
-      const again = run.events.filter(({ id }) => events.some((event) => event.id === id))
+      const again = events.flatMap(({ id }) => known.get(id) ?? [])
       return {
         kind: 'taken',
         events: [...again, ...eventsAfter(db, runId, run.events.at(-1)?.seq ?? 0)],

@@ -141,7 +141,7 @@ const guideKeys = computed(() => {
         }}</small>
       </button>
       <p class="text-[18px] sm:max-w-64">
-        wanted: <b class="text-chalk">{{ stageText(stages[stageRank(wanted)]?.id) }}</b>
+        wanted: <b class="text-chalk">{{ stageText(wanted) }}</b>
         <small class="figure block text-[14px] text-ink-2">{{
           usual.batches
             ? `usual times from your last ${usual.batches > 1 ? say.count(usual.batches, 'batch', 'batches') : 'batch'} of it`
@@ -230,7 +230,7 @@ const guideKeys = computed(() => {
               ? 'Done'
               : reached
                 ? 'Go on'
-                : `Mark ${stageText(stages[stageRank(wanted)]?.id)} when you see it`
+                : `Mark ${stageText(wanted)} when you see it`
         "
         :hint="
           guided ? 'Space' : done ? '→ goes on' : reached ? 'Space' : `key ${stageRank(wanted) + 1}`

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-const { say } = storeToRefs(useWorkshop())
 /** What every step looks like: heading, how, its own content, and the keys at the bottom. */
+const { say } = storeToRefs(useWorkshop())
 const bench = useBench()
 const { step, missing, locked, plan, done } = bench
 </script>

@@ -3,8 +3,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import { fatWeights } from '#core/formula/compute'
 import { sum } from '#core/statistics/sum'
 
-const { say } = storeToRefs(useWorkshop())
 /** A formula's fats as one thin bar in their colours, with their names. */
+const { say } = storeToRefs(useWorkshop())
 const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
 const parts = computed(() => {

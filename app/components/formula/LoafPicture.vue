@@ -4,8 +4,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import { thumbnailOf, partColour } from '#core/formula/thumbnail'
 import { sumOf } from '#core/statistics/sum'
 
-const { say } = storeToRefs(useWorkshop())
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
+const { say } = storeToRefs(useWorkshop())
 const { library } = storeToRefs(useMaterials())
 const { document } = defineProps<{ document: FormulaDocument }>()
 const bands = computed(() => {

@@ -4,8 +4,8 @@ import { pours } from '#core/batter/patterns'
 import { patternOf } from '#core/formula/method'
 import { reasonsOf, workingTime } from '#core/batter/workingTime'
 
-const { say } = storeToRefs(useWorkshop())
 /** How it is made: temperatures, gel, pour. */
+const { say } = storeToRefs(useWorkshop())
 const { document, result, put } = useFormulaEditor()
 const { library } = storeToRefs(useMaterials())
 const time = computed(() => workingTime(document.value, result.value, library.value))
