@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { chromiumPath } from './tests/support/chromium'
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -17,7 +18,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     actionTimeout: 30_000,
     launchOptions: {
-      executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: chromiumPath,
       args: [
         '--no-sandbox',
         '--disable-gpu',

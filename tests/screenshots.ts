@@ -1,6 +1,7 @@
 import { chromium, type Page } from '@playwright/test'
 import { quiet, space } from './support/quiet'
 import { demoTemplate, TestServer } from './support/server'
+import { chromiumPath } from './support/chromium'
 
 /* One current picture of each main view, from the demo workshop on a fixed day, into docs/screenshots. */
 
@@ -81,7 +82,7 @@ async function toTheLye(page: Page) {
 }
 
 const browser = await chromium.launch({
-  executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath,
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 })
 for (const [file, path, width = 1280, height = 800] of views) {

@@ -9,6 +9,7 @@ import { addDays } from '../../core/units/days'
 import { migrationFiles } from '../../server/db/migrationFiles'
 import { openDatabase } from '../../server/db/connection'
 import { refreshFacts } from '../../server/db/batches'
+import { chromiumPath } from '../support/chromium'
 
 /*
  * A workshop of many years: 5 000 batches and 200 000 weigh-ins. How long the lists take at the server, against the bare SQL that
@@ -138,7 +139,7 @@ for (const { name, path } of besides) {
 /** ms between two frames at which a hand on the wheel feels a jerk. */
 const jerk = 50
 const browser = await chromium.launch({
-  executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath,
   args: ['--no-sandbox'],
 })
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })

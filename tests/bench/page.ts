@@ -3,6 +3,7 @@ import { chromium, type Page } from '@playwright/test'
 import { quiet } from '../support/quiet'
 import { demoTemplate, TestServer } from '../support/server'
 import { sum } from '#core/statistics/sum'
+import { chromiumPath } from '../support/chromium'
 
 /*
  * First load of pages in Chromium with an empty cache: compressed bytes of every script that the page runs (what is
@@ -11,7 +12,7 @@ import { sum } from '#core/statistics/sum'
 
 const server = await TestServer.start(demoTemplate())
 const browser = await chromium.launch({
-  executablePath: process.env.MANTLE_CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath,
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
 })
 const options = { viewport: { width: 1280, height: 800 }, locale: 'en-GB' }
