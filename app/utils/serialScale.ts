@@ -1,4 +1,6 @@
 import { roundTo } from '#core/statistics/roundTo'
+import { gramsPer } from '#core/units/measures'
+
 /* Scales that print their weight as text, by Web Serial. Needs a secure page and a browser that has it. */
 
 /** One line of a scale's output as grams; null when it holds no weight. Units: g, kg, oz, lb; g when none is named. */
@@ -6,7 +8,7 @@ export function gramsIn(line: string): { grams: number; stable: boolean | undefi
   const match = /([+-]?)\s*(\d+(?:[.,]\d+)?)\s*(kg|g|oz|lb)?\b/i.exec(line)
   if (!match) return null
   const [, sign, figure, unit = 'g'] = match
-  const per = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 }[unit.toLowerCase() as 'g']
+  const per = gramsPer[unit.toLowerCase() as keyof typeof gramsPer]
   const grams = Number(figure!.replace(',', '.')) * per * (sign === '-' ? -1 : 1)
   const stable = /\b(ST|S)\b/.test(line) ? true : /\b(US|SD|D)\b/.test(line) ? false : undefined
   return { grams: roundTo(grams, 4), stable }

@@ -3,6 +3,7 @@ import type { Trait } from '#contracts/words'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import type { Library } from '../materials/library'
 import { traitRules } from './coefficients'
+import { isCitric } from '../chemistry/acids'
 
 export type Traits = Record<Trait, number>
 
@@ -31,7 +32,7 @@ export function traitOf(
 export function hasKeeper(result: FormulaResult, library: Library): boolean {
   return result.additives.some(({ id, grams }) => {
     const additive = library.additives.get(id)
-    return grams > 0 && (additive?.group === 'keeper' || !!additive?.acid?.startsWith('citric'))
+    return grams > 0 && (additive?.group === 'keeper' || isCitric(additive?.acid))
   })
 }
 

@@ -11,23 +11,40 @@ export function sayTrait(trait: Trait, value: number, region: Region): string {
   return `${traitRules[trait].says} ${shown}, ${standing(value, region)} its region of ${Math.round(shownTrait(region[0]))} to ${Math.round(shownTrait(region[1]))}`
 }
 
-const foamWords = { below: 'thin', inside: 'even', above: 'dense' }
+const foamWords = {
+  quick: { below: 'Quick and thin.', inside: 'Quick and even.', above: 'Quick and dense.' },
+  slow: { below: 'Slow and thin.', inside: 'Slow and even.', above: 'Slow and dense.' },
+}
 /** The foam of a bar in a sentence. */
 export function sayFoam(traits: Traits, regions: Regions): string {
-  const quick = traits.quickFoam > middle(regions.quickFoam) ? 'Quick' : 'Slow'
-  const body = foamWords[standing(traits.lastingFoam, regions.lastingFoam)]
-  return `${quick} and ${body}.${outsideWords(traits, regions, ['quickFoam', 'lastingFoam'])}`
+  const quick = traits.quickFoam > middle(regions.quickFoam) ? 'quick' : 'slow'
+  const foam = foamWords[quick][standing(traits.lastingFoam, regions.lastingFoam)]
+  return `${foam}${outsideWords(traits, regions, ['quickFoam', 'lastingFoam'])}`
 }
 
+/** By what it lifts, then by how gentle it is. */
+const skinWords = {
+  below: {
+    below: 'Cleans little, leaves skin bare.',
+    inside: 'Cleans little, leaves it comfortable.',
+    above: 'Cleans little, very mild.',
+  },
+  inside: {
+    below: 'Cleans well, leaves skin bare.',
+    inside: 'Cleans well, leaves it comfortable.',
+    above: 'Cleans well, very mild.',
+  },
+  above: {
+    below: 'Strips, leaves skin bare.',
+    inside: 'Strips, leaves it comfortable.',
+    above: 'Strips, very mild.',
+  },
+}
 /** What a bar does to skin, in a sentence. */
 export function saySkin(traits: Traits, regions: Regions): string {
   const lift = standing(traits.greaseLift, regions.greaseLift)
   const care = standing(traits.gentleness, regions.gentleness)
-  const cleans = { below: 'Cleans little', inside: 'Cleans well', above: 'Strips' }[lift]
-  const leaves = { below: 'leaves skin bare', inside: 'leaves it comfortable', above: 'very mild' }[
-    care
-  ]
-  return `${cleans}, ${leaves}.${outsideWords(traits, regions, ['greaseLift', 'gentleness'])}`
+  return `${skinWords[lift][care]}${outsideWords(traits, regions, ['greaseLift', 'gentleness'])}`
 }
 
 /** Which of some traits lie outside, in words; empty when all are inside. */

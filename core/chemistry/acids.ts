@@ -16,6 +16,10 @@ export const acids = {
 } as const
 export type Acid = keyof typeof acids
 
+/** Whether an acid is citric acid, with or without its water of crystals. */
+export const isCitric = (acid: Acid | null | undefined): boolean =>
+  acid === 'citric-anhydrous' || acid === 'citric-monohydrate'
+
 /**
  * g pure NaOH that 1 g of an acid neutralises.
  * @param strength mass fraction of the acid in what is weighed, 0–1

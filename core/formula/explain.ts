@@ -6,6 +6,7 @@ import type { Library } from '../materials/library'
 import { sources } from '../materials/sources'
 import type { Formatter } from '../units/formatter'
 import { sumOf } from '../statistics/sum'
+import { lyeWeighed } from './pot'
 
 /** How a figure came about, line by line, in the order in which a maker would work it out on paper. */
 export interface Explanation {
@@ -160,7 +161,7 @@ function explainBatter(result: FormulaResult, say: Formatter): Explanation {
       {
         label: 'Lye',
         sum: '',
-        value: say.mass(result.lye.naoh + result.lye.koh + (result.lye.solution ?? 0)),
+        value: say.mass(lyeWeighed(result)),
       },
       { label: 'Water', sum: '', value: say.mass(result.water.weighed) },
       ...all.map((portion) => ({ label: portion.name, sum: '', value: say.mass(portion.grams) })),

@@ -1,7 +1,9 @@
 import type { BatterStage } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
+import { isCitric } from '../chemistry/acids'
 import { patternOf } from '../formula/method'
+import type { Library } from '../materials/library'
 import { mouldsOf } from '../mould/fillings'
 import { sumOf } from '../statistics/sum'
 import { clamp } from '../statistics/clamp'
@@ -96,6 +98,7 @@ export interface AfterPour {
 export function afterPour(
   document: FormulaDocument,
   result: FormulaResult,
+  library: Library,
   forecast: GelForecast,
   { firm, mixC, stage }: { firm: number; mixC: number; stage: BatterStage | null },
 ): AfterPour {
@@ -108,7 +111,7 @@ export function afterPour(
   add(firm > 45 ? 'sets firm' : 'soft oils', clamp(1 + (45 - firm) / 60, 0.35, 1.9))
   const share = (fits: (id: string) => boolean) =>
     sumOf(result.additives, (line) => (fits(line.id) ? line.grams : 0)) / (result.oils || 1)
-  if (share((id) => id.startsWith('citric')) > 0) add('citric acid', 2)
+  if (share((id) => isCitric(library.additives.get(id)?.acid)) > 0) add('citric acid', 2)
   if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
   const { gel } = document.method

@@ -189,7 +189,7 @@ describe('gel and what comes after the pour', () => {
     const forecast = gelForecast(document, result, 35)
     return {
       forecast,
-      after: afterPour(document, result, forecast, {
+      after: afterPour(document, result, library, forecast, {
         firm: 45,
         mixC: 35,
         stage: null,

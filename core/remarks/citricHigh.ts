@@ -1,11 +1,10 @@
 import type { Rule } from './rule'
 import { atRate } from './shift'
+import { isCitric } from '../chemistry/acids'
 
 /** So much citric acid that its salt blooms out of the bar. */
 export const citricHigh: Rule = ({ document, result, library, say }) => {
-  const index = document.additives.findIndex(({ id }) =>
-    library.additives.get(id)?.acid?.startsWith('citric'),
-  )
+  const index = document.additives.findIndex(({ id }) => isCitric(library.additives.get(id)?.acid))
   const line = document.additives[index]
   const share = result.oils > 0 ? (result.additives[index]?.grams ?? 0) / result.oils : 0
   if (!line || share <= 0.02 + 1e-9) return null

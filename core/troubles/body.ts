@@ -11,6 +11,7 @@ import {
   undispersed,
   waterTo,
   type Suspect,
+  citricIn,
 } from './case'
 
 /* Troubles that go through a bar, or show in use. */
@@ -106,7 +107,7 @@ const softOils: Suspect = ({ result, library, say }) => {
     : null
 }
 const citrateSoftens: Suspect = (about) => {
-  const share = shareOf(about, (id) => id.startsWith('citric'))
+  const share = shareOf(about, citricIn(about))
   return share > 0
     ? {
         says: 'Citric acid slows setting.',

@@ -11,6 +11,7 @@ import type { Formatter } from '../units/formatter'
 import { standingEvents } from '../rack/standing'
 import { madeAsPlanned } from '../rack/wrong'
 import { sumOf } from '../statistics/sum'
+import { isCitric } from '../chemistry/acids'
 
 /** What the record of a batch says, for those who look for a cause. */
 export interface Case {
@@ -89,6 +90,12 @@ export const shareOf = ({ result }: Case, fits: (id: string) => boolean): number
   result.oils > 0
     ? sumOf(result.additives, ({ id, grams }) => (fits(id) ? grams : 0)) / result.oils
     : 0
+
+/** Whether an additive of the batch is citric acid, the workshop's own kind too. */
+export const citricIn =
+  ({ library }: Pick<Case, 'library'>) =>
+  (id: string): boolean =>
+    isCitric(library.additives.get(id)?.acid)
 
 /** The name of something that wants dispersing and goes in without; null when there is none. */
 export function undispersed({ document, library }: Case): string | null {

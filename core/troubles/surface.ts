@@ -10,11 +10,10 @@ import {
   undispersed,
   waterTo,
   type Suspect,
+  citricIn,
 } from './case'
 
 /* Troubles that show on the outside of a bar. Each rule looks for one cause in the record of the batch. */
-
-const citric = (id: string) => id.startsWith('citric')
 
 const freeFat: Suspect = (about) => {
   const { result, made, say } = about
@@ -126,13 +125,13 @@ const coolMix: Suspect = (about) =>
     : null
 
 const citrate: Suspect = (about) => {
-  const share = shareOf(about, citric)
+  const share = shareOf(about, citricIn(about))
   return share > 0.012
     ? {
         says: 'Sodium citrate blooms where there is too much of it.',
         evidence: `Citric acid at ${about.say.percent(share)} of the oils; over 2 % crystals are to be expected.`,
         weight: share > 0.02 ? 'likely' : 'possible',
-        ...rateTo(about, citric, 0.01),
+        ...rateTo(about, citricIn(about), 0.01),
       }
     : null
 }

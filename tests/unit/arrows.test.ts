@@ -1,4 +1,4 @@
-import { readdirSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { relative, resolve } from 'node:path'
 import { ESLint } from 'eslint'
 import tseslint from 'typescript-eslint'
@@ -68,6 +68,9 @@ describe('lint holds the arrows', () => {
     const config: string = resolve('eslint.config.js')
     const { coreRooms } = (await import(config)) as { coreRooms: string[] }
     expect([...coreRooms].sort()).toEqual([...rooms].sort())
+    // The picture of the house lists them in the same order.
+    const told = readFileSync('docs/architecture.md', 'utf8').matchAll(/^\| `([a-z/]+)\/` /gm)
+    expect([...told].map(([, room]) => room)).toEqual(coreRooms)
   })
   it.each(broken)('%s may not %s', async (file, code) => {
     const found = await faults(code, file)

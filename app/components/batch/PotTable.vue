@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { FormulaResult, PartResult } from '#contracts/result'
 import { sumOf } from '#core/statistics/sum'
+import { lyeJugGrams } from '#core/bench/plan/batterSteps'
 
 /** What goes into each pot of a divided batter, and that the pots make up the batch. */
 const { parts, whole, ownJugs } = defineProps<{
@@ -25,15 +26,6 @@ const rows = computed((): Row[] => {
           item.id === id ? item.grams : 0,
         ),
     }))
-  const inJug = (pot: FormulaResult) =>
-    Math.max(0, pot.water.weighed) +
-    pot.lye.naoh +
-    pot.lye.koh +
-    (pot.lye.solution ?? 0) +
-    sumOf(pot.liquids, ({ moment, grams }) => (moment === 'lye' ? grams : 0)) +
-    sumOf(pot.additives, ({ moment, grams }) =>
-      ['water', 'lye', 'cooled-lye'].includes(moment) ? grams : 0,
-    )
   const jugs: Row[] = ownJugs
     ? [
         {
@@ -52,7 +44,7 @@ const rows = computed((): Row[] => {
           ? [{ name: 'Potassium hydroxide', lye: true, of: (pot: FormulaResult) => pot.lye.koh }]
           : []),
       ]
-    : [{ name: 'Of the cooled lye, from the one jug', lye: true, of: inJug }]
+    : [{ name: 'Of the cooled lye, from the one jug', lye: true, of: lyeJugGrams }]
   return [
     ...jugs,
     { name: 'Oils, all together', of: (pot: FormulaResult) => pot.oils },

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Figure } from '#core/formula/explain'
 import type { LyeAge } from '#core/risk/uncertainty'
+import { lyeWeighed } from '#core/formula/pot'
 
 const { document, result, weighed, open: lacking, question, put } = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
@@ -17,10 +18,7 @@ const differs = computed(
     result.value.oils > 0 &&
     !lacking.value.length,
 )
-const lyeShown = computed(() => {
-  const { lye } = weighed.value.result
-  return say.value.massDown((lye.solution ?? lye.naoh) + lye.koh)
-})
+const lyeShown = computed(() => say.value.massDown(lyeWeighed(weighed.value.result)))
 </script>
 
 <template>

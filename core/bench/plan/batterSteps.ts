@@ -6,6 +6,7 @@ import { pours } from '../../batter/patterns'
 import { lyeByPot, type Pot } from './pots'
 import type { Step } from './step'
 import { sumOf } from '../../statistics/sum'
+import { lyeWeighed } from '../../formula/pot'
 
 /** Pours by weight of what is divided, from what is really there. */
 function divideSteps(
@@ -238,9 +239,7 @@ function sumOils(result: Pot['result']): number {
 export function lyeJugGrams({ lye, water, liquids, additives }: Pot['result']): number {
   const inJug = new Set(['water', 'lye', 'cooled-lye'])
   return (
-    lye.naoh +
-    lye.koh +
-    (lye.solution ?? 0) +
+    lyeWeighed({ lye }) +
     water.weighed +
     gramsIn(liquids.filter(({ moment }) => moment === 'lye')) +
     gramsIn(additives.filter(({ moment }) => inJug.has(moment)))

@@ -52,7 +52,7 @@ export function afterPlanOf(
   const mixC = mixingC(document, result)
   const forecast = gelForecast(document, result, mixC + beforePour)
   const firm = traitsOf(result, library).firmAtCut
-  const after = afterPour(document, result, forecast, { firm, mixC, stage })
+  const after = afterPour(document, result, library, forecast, { firm, mixC, stage })
   const at = (hours: number) => new Date(Date.parse(pouredAt) + hours * 3_600_000).toISOString()
   const moment = (kind: Check['kind'], hours: number | null, to = hours): Check[] =>
     hours === null || to === null ? [] : [{ kind, from: at(hours), to: at(to) }]

@@ -2,6 +2,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { computeFormula } from '#core/formula/compute'
 import { waterForFattyMatter } from '#core/formula/sizing'
+import { lyeWeighed } from '#core/formula/pot'
 
 /** Fatty matter when poured, at least so much: both things that makers mean by it, and the water that makes them hold. */
 const draft = defineModel<FormulaDocument>({ required: true })
@@ -33,8 +34,10 @@ function setWater(ratio: number) {
 }
 const bars = computed(() => {
   const { batter, lye, water: poured } = result.value
-  const alkali = lye.naoh + lye.koh + (lye.solution ?? 0)
-  return { lye: batter > 0 ? alkali / batter : 0, water: batter > 0 ? poured.weighed / batter : 0 }
+  return {
+    lye: batter > 0 ? lyeWeighed({ lye }) / batter : 0,
+    water: batter > 0 ? poured.weighed / batter : 0,
+  }
 })
 </script>
 
