@@ -13,7 +13,12 @@ const toasts = useToasts()
 const list = ref<FormulaVersion[]>([])
 const loaded = ref(false)
 const problem = ref('')
-const name = ref('')
+/** What it is to be called: the next in line until somebody types, whenever the list comes. */
+const typedName = ref<string | null>(null)
+const name = computed({
+  get: () => typedName.value ?? (loaded.value ? `Version ${(list.value[0]?.number ?? 0) + 1}` : ''),
+  set: (text: string) => (typedName.value = text),
+})
 const purpose = ref('')
 const busy = ref(false)
 /** Of the version that the form makes: pressed twice, it is made once. */
@@ -23,7 +28,6 @@ async function load() {
   try {
     list.value = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
     for (const version of list.value) kept.set(version.id, version)
-    name.value = `Version ${(list.value[0]?.number ?? 0) + 1}`
     loaded.value = true
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -58,7 +62,7 @@ async function keep() {
     kept.set(made.id, made)
     list.value = [made, ...list.value]
     versionId = newId()
-    name.value = `Version ${made.number + 1}`
+    typedName.value = null
     purpose.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
