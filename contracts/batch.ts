@@ -48,6 +48,29 @@ export interface Usable {
   because: 'strip' | 'zap' | 'weights' | 'nothing'
 }
 
+/** The shape of a bar's drying, as `core/rack/dryingModel.ts` reads it. */
+export interface DryingShape {
+  /** Share of the mass at the pour that is lost in the end, 0–1. */
+  loss: number
+  /** Days after which half of it is lost, above 0; of its first stage, where there is a second. */
+  halfDays: number
+  /** How it is stretched at the beginning: 1 is one exponential, less is quicker there. */
+  early: number
+  /** How it is stretched in the end: less than 1 is slower than one exponential. */
+  late: number
+  /** Share of the loss that goes in a slow second stage, 0–1, and days to half of that. */
+  slowShare: number
+  slowHalfDays: number
+}
+
+/** g of the mean marked bar on a day since the pour: in the middle, and where nine of ten such batches lie. */
+export interface DryingPoint {
+  day: number
+  low: number
+  at: number
+  high: number
+}
+
 /** What the drying fit says, in days of the calendar. Grams of one bar. */
 export interface DryingFacts {
   dryOn: string
@@ -56,12 +79,17 @@ export interface DryingFacts {
   gramsDry: number
   /** g that 97.5 of 100 bars still weigh when long dried. */
   netGrams: number
-  /** g of a mean marked bar at the pour, share lost in the end and pace per day, as likeliest. */
+  /** g of a mean marked bar at the pour, and how it dries, in the middle of what is possible. */
   grams: number
-  loss: number
-  perDay: number
+  shape: DryingShape
   /** Marked bars that it rests on; 0 while it is only to be expected. */
   bars: number
+  /** Days on which some were weighed. */
+  times: number
+  /** Whether the loss was seen to level off: until then weighing on tells most. */
+  levelled: boolean
+  /** Sent with a batch by itself, not in lists. */
+  curve?: DryingPoint[]
 }
 
 /** What the events of a batch come to, whatever the day is. Kept with the batch so that lists need not read its events. */
@@ -81,8 +109,8 @@ export interface BatchFacts {
   /** Kept for laundry: not for skin. */
   laundry: boolean
   usable: Usable
-  /** Chance of lye left over, by the weights and the spread of the fats. */
-  lyeHeavy: number
+  /** Chance of lye left over, by the weights and the spread of the fats; null while it is being worked out. */
+  lyeHeavy: number | null
   /** For dishes or laundry by its formula. */
   cleaning: boolean
   releasedOn: string | null
@@ -91,8 +119,8 @@ export interface BatchFacts {
   /** Bars that are weighed again and again, by the mark on them, and what each weighed last, g. */
   weighed: { bar: number; grams: number }[]
   drying: DryingFacts | null
-  /** The forecast at the third weigh-in, once there are more: to be held against what was true. */
-  forecast: { on: string; dryOn: string; from: string; to: string; grams: number } | null
+  /** What was foretold at the third weigh-in, as it was kept, once there are more: to be held against what was true. */
+  forecast: { on: string; dryOn: string; from: string; to: string } | null
   /** Where the bars stand, as last put there. */
   spread: { place: string; bars: number }[]
   /** Troubles that were seen, the worst of each. */

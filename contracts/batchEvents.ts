@@ -49,6 +49,20 @@ const benchSchema = z.strictObject({
 })
 export type AtBench = z.infer<typeof benchSchema>
 
+/**
+ * One thing that Mantle foretold: the middle, and between what it lies nine times in ten. °C of the lye jug at its hottest; minutes
+ * on the bench's clock until lye and oils meet, and from there to a stage; hours after the pour in which to unmould; days after it
+ * until dry; g of a bar for its label; g of batter in the mould.
+ */
+const forecastSchema = z.strictObject({
+  what: z.enum(['peak', 'meeting', 'stage', 'unmould', 'dry', 'net', 'yield']),
+  of: z.string().max(40).optional(),
+  at: z.number(),
+  low: z.number(),
+  high: z.number(),
+})
+export type Forecast = z.infer<typeof forecastSchema>
+
 const base = { id: idSchema, day: daySchema }
 const note = z.string().trim().max(500).default('')
 /** The number scratched into a bar, or the place of a pot in the formula; null for the batch as a whole. */
@@ -83,6 +97,13 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     /** Instant of the pour, where somebody looked at the clock. */
     pouredAt: z.iso.datetime().optional(),
     bench: benchSchema.optional(),
+  }),
+  /** What was foretold when another event had just been told; kept as it was said and never worked out anew. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('foretold'),
+    after: idSchema,
+    forecasts: z.array(forecastSchema).min(1).max(30),
   }),
   /** A check after the pour that was done, and what was seen under the cover. */
   z.strictObject({

@@ -21,8 +21,14 @@ export const lyeFaults = ['weak', 'scorched', 'other'] as const
 export type LyeFault = (typeof lyeFaults)[number]
 
 /** An ordinary day at the bench. Apart from the schema, so that a screen that only begins with it does not load what validates. */
+/** What jugs are made of. */
+export const vesselStuffs = ['plastic', 'steel', 'glass'] as const
+export type VesselStuff = (typeof vesselStuffs)[number]
+
 export const usualSetup = {
   roomC: 20,
+  /** 150 g of PP. */
+  jug: { grams: 150, stuff: 'plastic' as const },
   scaleMax: 5000,
   guardC: 38,
   thermometer: true,

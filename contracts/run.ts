@@ -1,7 +1,15 @@
 import { z } from 'zod'
 import { limitedRecord } from './basics'
 import { idSchema } from './batch'
-import { batterStages, lyeFaults, rescues, treatments, usualSetup, vesselKinds } from './benchWords'
+import {
+  batterStages,
+  lyeFaults,
+  rescues,
+  treatments,
+  usualSetup,
+  vesselKinds,
+  vesselStuffs,
+} from './benchWords'
 
 /*
  * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
@@ -20,6 +28,10 @@ const says = z.string().trim().min(1)
 /** How this batch is to be made: the day's room, scale and ways, and what the maker changed in the plan. */
 export const setupSchema = z.strictObject({
   roomC: z.number().min(-10).max(45).default(usualSetup.roomC),
+  /** The lye jug: g empty, and what it is of, for the heat that it takes. */
+  jug: z
+    .strictObject({ grams: z.number().min(10).max(20_000), stuff: z.enum(vesselStuffs) })
+    .default(usualSetup.jug),
   /** The most that the scale weighs, g, its vessel included. */
   scaleMax: z.number().min(50).max(500_000).default(usualSetup.scaleMax),
   /** °C that milk and other sugary liquids stay under. */

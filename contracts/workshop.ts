@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { vesselStuffs } from './benchWords'
 import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
@@ -79,7 +80,7 @@ export const workshopSchema = z.strictObject({
     .string()
     .regex(/^[A-Z]{3}$/, 'A currency is three letters, as GBP.')
     .default('EUR'),
-  /** Chance of a lye-heavy batch that the maker puts up with. */
+  /** Chance of a lye-heavy batch that the maker puts up with, on skin. */
   lyeRisk: z
     .number()
     .min(
@@ -87,7 +88,9 @@ export const workshopSchema = z.strictObject({
       'Nobody can promise less than 1 in 1,000: the spread of the fats is not known that well.',
     )
     .max(0.5)
-    .default(0.001),
+    .default(0.01),
+  /** The same for what is for cleaning only; null where the maker does not want to hear of it. */
+  lyeRiskCleaning: z.number().min(0.001).max(0.5).nullable().default(0.05),
   /** Fatty matter at pour that the workshop's standard asks for at least; null where none does. */
   leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
   /** How a run usually begins: room, scale, thermometer, milk guard. */
@@ -117,6 +120,8 @@ export const workshopSchema = z.strictObject({
         name: z.string().trim().min(1).max(60),
         millilitres: z.number().min(1).max(200_000),
         grams: z.number().min(0).max(50_000),
+        /** What it is of; null where nobody said. */
+        stuff: z.enum(vesselStuffs).nullable().default(null),
       }),
     )
     .max(60)

@@ -3,9 +3,11 @@ import { join } from 'node:path'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
+import type { Frozen } from '#contracts/result'
 import { thumbnailOf } from '#core/formula/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
+import { factsOf, forecastToKeep } from '#core/rack/facts'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvents, makeBatch } from '../server/db/batches'
 import { backup } from '../server/backup/archive'
@@ -94,11 +96,19 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
     const { poured, left } = told
     if (poured !== undefined && told.bench) {
       const begun = instantOf(back(poured), 9)
-      const { run, events, poured: made } = runAtBench(frozen, begun, back(poured), told.bench)
+      const {
+        run,
+        events,
+        poured: made,
+        forecasts,
+      } = runAtBench(frozen, begun, back(poured), told.bench)
       const device = idAt(back(poured), 8)
       startRun(db, { ...run, batchId: id, paper: false, device })
       addRunEvents(db, run.id, device, events, begun)
-      happened(idAt(back(poured), 10), made, poured, 10)
+      const after = idAt(back(poured), 10)
+      happened(after, made, poured, 10)
+      const foretold = { kind: 'foretold' as const, day: back(poured), after, forecasts }
+      happened(idAt(back(poured), 10), foretold, poured, 10)
       happened(
         idAt(back(poured), 12),
         { kind: 'checked', day: back(poured), check: 'peek' },
@@ -150,8 +160,26 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         left.ago,
         13,
       )
-    addEvents(db, id, events)
+    addEvents(db, id, [...events, ...foretold({ bars: told.bars, frozen, events })])
   }
+}
+
+/** Weigh-ins after which the demo has a forecast kept: the one that dates are judged by, and the last. */
+const judgedBy = 3
+/** What Mantle would have foretold at the cut, the third weigh-in and the last one. */
+function foretold(batch: { bars: number; frozen: Frozen; events: ToldBatchEvent[] }) {
+  const events = [...batch.events].sort((a, b) => a.at.localeCompare(b.at))
+  const weighed = events.filter(({ kind }) => kind === 'weighed')
+  const cut = events.find(({ kind }) => kind === 'cut')
+  const room = { humidity: demoWorkshop.rack.humidity, days: [] }
+  return [cut, weighed[judgedBy - 1], weighed.at(-1)].flatMap((last): ToldBatchEvent[] => {
+    if (!last) return []
+    const until = events.slice(0, events.indexOf(last) + 1)
+    const forecast = forecastToKeep(until, factsOf({ ...batch, events: until }, room))
+    if (!forecast) return []
+    const event = { kind: 'foretold' as const, ...forecast }
+    return [{ ...kept(event, idAt(forecast.day, 14)), at: last.at }]
+  })
 }
 
 /** Days of the room that the log goes back. */

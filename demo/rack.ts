@@ -51,7 +51,11 @@ export function lifeOnRack(
   const prior = dryingPrior(result.water.content / result.batter, each, demoWorkshop.rack.humidity)
   const truth = {
     loss: Math.max(0.03, prior.loss + random.normal() * prior.lossSd),
-    perDay: prior.perDay * Math.exp(random.normal() * 0.2),
+    halfDays: prior.halfDays * Math.exp(random.normal() * 0.2),
+    early: 0.9,
+    late: 0.85,
+    slowShare: 0,
+    slowHalfDays: 1,
   }
   const marked = [1, 2, 3].map((bar) => ({ bar, grams: each * (1 + random.normal() * 0.02) }))
   const events: (NewBatchEvent & { day: Day })[] = []

@@ -1,4 +1,5 @@
 import type { BatchEvent } from '#contracts/batch'
+import type { Forecast } from '#contracts/batchEvents'
 import type { Frozen } from '#contracts/result'
 import { usualSetup } from '#contracts/benchWords'
 import type { NewRunEvent, Run, RunEvent, RunSetup } from '#contracts/run'
@@ -30,6 +31,7 @@ export function runAtBench(
   run: Pick<Run, 'id' | 'setup' | 'scale' | 'startedAt'>
   events: RunEvent[]
   poured: Omit<BatchEvent & { kind: 'poured' }, 'id'>
+  forecasts: Forecast[]
 } {
   const ctx = contextOf(frozen, setup, scale, formatter({ scale }))
   const plan = planFor(ctx)
@@ -79,5 +81,5 @@ export function runAtBench(
   tell(plan.minutes, { kind: 'finished', pouredDay: day })
   events.sort((a, b) => a.at.localeCompare(b.at))
   const run = { id: v7({ msecs: start }), setup, scale, startedAt }
-  return { run, events, poured: pouredBy(frozen, run, events)! as never }
+  return { run, events, ...pouredBy(frozen, run, events)! }
 }

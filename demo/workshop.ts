@@ -45,7 +45,8 @@ export const demoWorkshop: Workshop = {
     'laurel-berry': 3900,
     'stearic-acid': 640,
   },
-  lyeRisk: 0.001,
+  lyeRisk: 0.01,
+  lyeRiskCleaning: 0.05,
   leastFattyMatter: null,
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
   rack: {
@@ -56,10 +57,10 @@ export const demoWorkshop: Workshop = {
     sensor: 'stand-in',
   },
   vessels: [
-    { name: 'Blue lye cup', millilitres: 700, grams: 38 },
-    { name: 'Big steel jug', millilitres: 3000, grams: 642 },
-    { name: 'White PP jug', millilitres: 2000, grams: 171 },
-    { name: 'Ten-litre pan', millilitres: 10_000, grams: 1880 },
-    { name: 'Scent beaker', millilitres: 250, grams: 96 },
+    { name: 'Blue lye cup', millilitres: 700, grams: 38, stuff: 'plastic' },
+    { name: 'Big steel jug', millilitres: 3000, grams: 642, stuff: 'steel' },
+    { name: 'White PP jug', millilitres: 2000, grams: 171, stuff: 'plastic' },
+    { name: 'Ten-litre pan', millilitres: 10_000, grams: 1880, stuff: 'steel' },
+    { name: 'Scent beaker', millilitres: 250, grams: 96, stuff: 'glass' },
   ],
 }

@@ -11,6 +11,7 @@ import { faultsInFormula } from '#core/formula/faults'
 import { onScale } from '#core/formula/onScale'
 import { applyPatch } from '#core/formula/patch'
 import { remarksOn } from '#core/remarks/index'
+import type { LyeAge } from '#core/risk/uncertainty'
 import { useEventListener } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 
@@ -29,8 +30,14 @@ export function createFormulaEditor(id: string) {
 
   const result = computed(() => computeFormula(document.value, library.value))
   const faults = computed(() => faultsInFormula(document.value, library.value))
+  /** How old the lye is taken to be, and how likely lye is left over with it. */
+  const lyeAge = ref<LyeAge>(workshop.settings.lyeTin.open === 'longer' ? 'old' : 'fresh')
+  const { risk, drawing } = useLyeRisk(document, result, lyeAge)
   const remarks = computed(() =>
-    remarksOn(document.value, result.value, library.value, workshop.say, workshop.settings),
+    remarksOn(document.value, result.value, library.value, workshop.say, {
+      ...workshop.settings,
+      drawn: risk.value,
+    }),
   )
   /** What a scale can weigh of it: the figures that page, sheet, plan and labels all show. */
   const weighed = computed(() => onScale(document.value, library.value, workshop.settings.scale))
@@ -88,6 +95,9 @@ export function createFormulaEditor(id: string) {
     result,
     faults,
     remarks,
+    risk,
+    drawing,
+    lyeAge,
     weighed,
     open,
     question,

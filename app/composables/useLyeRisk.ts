@@ -1,6 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { LyeRisk } from '#core/risk/lyeRisk'
+import { forCleaning } from '#core/risk/odds'
 import { uncertaintyOf, type LyeAge } from '#core/risk/uncertainty'
 import { useDebounceFn } from '@vueuse/core'
 import type { Remote } from 'comlink'
@@ -9,6 +10,8 @@ import type { LyeRiskWorker } from '~/workers/lyeRisk.worker'
 /** Always the same draws, so that a figure moves only when the formula does. */
 const seed = 2026
 const draws = 120_000
+/** Chance by which the smallest superfat of a cleaning soap is told where the maker does not ask. */
+const usualForCleaning = 0.05
 
 /**
  * How likely a formula is to come out lye-heavy, drawn in a worker. A newer change calls off what is still being drawn.
@@ -35,6 +38,11 @@ export function useLyeRisk(
     })
     remote = wrap<LyeRiskWorker>(worker)
   }
+  /** What the workshop puts up with for what this soap is for. */
+  const most = () =>
+    forCleaning({ document: document.value })
+      ? (workshop.settings.lyeRiskCleaning ?? usualForCleaning)
+      : workshop.settings.lyeRisk
   const draw = useDebounceFn(async () => {
     try {
       if (!remote) await start()
@@ -54,7 +62,7 @@ export function useLyeRisk(
     const jobFor = (about: typeof spread) => ({
       spread: about,
       planned: result.value.superfat.total,
-      risk: workshop.settings.lyeRisk,
+      risk: most(),
       draws,
       seed,
     })
@@ -67,7 +75,7 @@ export function useLyeRisk(
     answered.value = own
   }, 120)
   watch(
-    [result, age, () => workshop.settings.lyeRisk, () => workshop.settings.scale],
+    [result, age, most, () => workshop.settings.scale],
     () => {
       asked.value++
       void draw()

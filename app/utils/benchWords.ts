@@ -1,5 +1,6 @@
 import type { RunEvent } from '#contracts/run'
 import type { Step } from '#core/bench/plan/step'
+import { openJugPeak, sightOf, type LyeJug } from '#core/heat/dissolving'
 import type { MeetingAdvice, Meeting } from '#core/heat/meeting'
 import type { Formatter } from '#core/units/formatter'
 import { roundTo } from '#core/statistics/roundTo'
@@ -91,3 +92,15 @@ export function toldWords(event: RunEvent, steps: readonly Step[]): string {
 }
 
 export const lyeFaultWords = { weak: 'weak', scorched: 'scorched', other: 'spoiled' } as const
+
+/** How warm the lye jug will get, and how much of the lye that can tell. */
+export function jugText(jug: LyeJug, say: Formatter): string {
+  const { low, high, frozen } = openJugPeak(jug)
+  const range = `${say.temperature(low)} to ${say.temperature(high)}`
+  if (frozen)
+    return `Frozen liquid keeps the jug cold until it has melted; at its warmest ${range} is to be expected. How warm it gets says nothing about the lye.`
+  const sight = sightOf(jug)
+  return sight
+    ? `The open jug should reach ${range}. Lye under ${say.percent(sight.even, 0)} of its strength would show here at even odds, surely only under ${say.percent(sight.surely, 0)}; above that a strip and time will tell.`
+    : `The open jug should reach ${range}. How warm it gets says nothing about the lye.`
+}

@@ -45,6 +45,45 @@ export const whenText = ({ from, to }: { from: string; to: string }, timeZone: s
     new Date(to),
   )
 
+/** Days of width from which a span is told by parts of months, and from which by months. */
+const inParts = 14
+const inMonths = 100
+const dayMs = 86_400_000
+
+/** A part of a month: mid-December. */
+function partText(day: string, options: Intl.DateTimeFormatOptions): string {
+  const month = said(`${day}T12:00:00Z`, { month: 'long', timeZone: 'UTC', ...options })
+  const date = Number(day.slice(8))
+  return date <= 10 ? `early ${month}` : date <= 20 ? `mid-${month}` : `late ${month}`
+}
+
+/**
+ * Between which days something lies, as coarsely as it is known: 12 – 20 Nov, mid-December to late January, December to May.
+ * @param coarse at least by parts of months
+ */
+export function spanText(from: string, to: string, today: string, coarse = false): string {
+  const width = (Date.parse(to) - Date.parse(from)) / dayMs
+  const otherYear = !today.startsWith(to.slice(0, 4)) && !from.startsWith(to.slice(0, 4))
+  const year = otherYear ? 'numeric' : undefined
+  if (width <= inParts && !coarse)
+    return new Intl.DateTimeFormat(locale(), {
+      day: 'numeric',
+      month: 'short',
+      year,
+      timeZone: 'UTC',
+    }).formatRange(new Date(`${from}T12:00:00Z`), new Date(`${to}T12:00:00Z`))
+  const text = (day: string, last: boolean) =>
+    width <= inMonths
+      ? partText(day, { year: last ? year : undefined })
+      : said(`${day}T12:00:00Z`, {
+          month: 'long',
+          year: last && (otherYear || width > 300) ? 'numeric' : undefined,
+          timeZone: 'UTC',
+        })
+  const [begins, ends] = [text(from, false), text(to, true)]
+  return begins === ends ? ends : `${begins} to ${ends}`
+}
+
 /** How far a day lies from another, in words: tomorrow, in 5 days, 3 days ago. */
 export const distanceText = (days: number): string =>
   new Intl.RelativeTimeFormat(locale(), { numeric: 'auto' }).format(days, 'day')

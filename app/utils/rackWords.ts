@@ -34,9 +34,13 @@ export function usableText({ facts }: Pick<BatchSummary, 'facts'>): string {
   }
 }
 
-/** When bars are dry by weight, give or take. */
-export const dryText = ({ dryOn, from, to }: DryingFacts, today: string): string =>
-  `${dayText(dryOn, { today })} ± ${Math.ceil(daysBetween(from, to) / 2)} d`
+/** When bars are dry by weight, as coarsely as it is known: to the day only once their loss was seen to level off. */
+export function dryText({ dryOn, from, to, levelled }: DryingFacts, today: string): string {
+  const half = Math.ceil(daysBetween(from, to) / 2)
+  return levelled && half <= 7
+    ? `${dayText(dryOn, { today })} ± ${half} d`
+    : spanText(from, to, today, !levelled)
+}
 
 /** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
 export const labelText = ({ netGrams }: DryingFacts, say: Formatter): string =>

@@ -6,8 +6,9 @@ import { corrected } from './corrected'
 import { cut } from './cut'
 import { felt } from './felt'
 import { finished } from './finished'
+import { foretold } from './foretold'
 import { gelled } from './gelled'
-import type { EventKind, EventOf, Kind, Mark, Offer, Words } from './kind'
+import type { Before, EventKind, EventOf, Kind, Mark, Offer, Words } from './kind'
 import { left } from './left'
 import { noted } from './noted'
 import { out } from './out'
@@ -43,6 +44,7 @@ export const eventKinds: { [K in Kind]: EventKind<K> } = {
   corrected,
   left,
   pictured,
+  foretold,
   weighed,
   turned,
 }
@@ -53,11 +55,13 @@ const kindOf = ({ kind }: { kind: Kind }) => eventKinds[kind]
  * Why an event cannot have happened to this batch, or null when it can.
  * @param events of the batch so far
  * @param today in the workshop's time zone
+ * @param limits chances of lye left over that the workshop puts up with
  */
 export function whyNot(
   { facts, events }: Pick<BatchSummary, 'facts'> & { events: readonly BatchEvent[] },
   event: BatchEvent,
   today: Day,
+  limits: Before['limits'],
 ): string | null {
   if (event.kind === 'undone') {
     const hit = standingEvents(events).find(({ id }) => id === event.event)
@@ -70,7 +74,7 @@ export function whyNot(
   if (event.day > today) return 'That day has not come yet.'
   if (facts.pouredOn && !kind.anyDay && event.day < facts.pouredOn)
     return 'That was before it was poured.'
-  return kind.whyNot(event as never, { facts, today })
+  return kind.whyNot(event as never, { facts, today, limits })
 }
 
 /** What happened, in one line; empty for a taking back. */

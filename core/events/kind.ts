@@ -14,6 +14,8 @@ export interface Before {
   facts: BatchFacts
   /** By the workshop's clock. */
   today: Day
+  /** Chance of lye left over that the workshop puts up with. */
+  limits: { lyeRisk: number; lyeRiskCleaning: number | null }
 }
 
 /** What an event's sentence is made with. */

@@ -3,8 +3,16 @@ import { notPoured, type EventKind } from './kind'
 
 /** The maker trusts the weights and does not test. */
 export const trusted: EventKind<'trusted'> = {
-  whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning } }) =>
-    pouredOn ? whyNotTrusted(pouredOn, day, usable, lyeHeavy, cleaning) : notPoured,
+  whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning }, limits }) =>
+    pouredOn
+      ? whyNotTrusted(
+          pouredOn,
+          day,
+          usable,
+          lyeHeavy,
+          cleaning ? limits.lyeRiskCleaning : limits.lyeRisk,
+        )
+      : notPoured,
   says: () => 'Not tested: the weights are trusted',
   mark: () => ({ says: 'weights trusted', looks: 'plain' }),
   offer: ({ stage, cutOn }, { usable }) =>

@@ -1,3 +1,4 @@
+import type { VesselStuff } from '#contracts/benchWords'
 import { molarMass } from '../chemistry/elements'
 
 /*
@@ -69,9 +70,17 @@ export function heatPerMol(molesOfWater: number): number {
   )
 }
 
-/** J/gK of a soda solution by strength, 0.25–0.5; outside as at the ends. */
-export const solutionHeat = (strength: number): number =>
-  waterHeat - 1.9 * Math.min(0.5, Math.max(0.25, strength))
+/** J/gK that a share of dissolved alkali takes off water's: of soda, and of potash (3.1 J/gK at 25 to 30 %). */
+const sodaTakes = 1.9
+const potashTakes = 3.9
+/**
+ * J/gK of a lye solution by strength, 0.25–0.5; outside as at the ends.
+ * @param potash share of the alkali's mass that is potash, 0–1
+ * @example solutionHeat(1 / 3) // 3.547
+ */
+export const solutionHeat = (strength: number, potash = 0): number =>
+  waterHeat -
+  (sodaTakes + (potashTakes - sodaTakes) * potash) * Math.min(0.5, Math.max(0.25, strength))
 
 /** What meets in the lye jug. g and °C; pure alkali. */
 export interface LyeJug {
@@ -89,12 +98,23 @@ export interface LyeJug {
   /** Of liquids, lye and jug. */
   roomC: number
   iceC: number
-  /** J/K of the jug itself; 0 for none. */
+  /** J/K of what the jug itself takes up while the lye dissolves; 0 for none. */
   jugHeat: number
 }
 
-/** The usual jug: 150 g of PP, 1.9 J/gK. */
-export const usualJugHeat = 285
+/**
+ * What vessels are made of: J/gK, and how much of the vessel warms in the minutes until the peak. Plastic takes its heat slowly,
+ * steel and glass nearly at once.
+ */
+const stuffs = {
+  plastic: { heat: 1.9, takes: 1 / 3 },
+  steel: { heat: 0.5, takes: 0.9 },
+  glass: { heat: 0.84, takes: 0.9 },
+} as const satisfies Record<VesselStuff, { heat: number; takes: number }>
+
+/** J/K that a vessel takes up while lye dissolves in it. g, above 0. */
+export const heatTakenBy = ({ grams, stuff }: { grams: number; stuff: VesselStuff }): number =>
+  grams * stuffs[stuff].heat * stuffs[stuff].takes
 
 /**
  * °C at which everything dissolved would arrive if no heat were lost: one enthalpy balance about 25 °C.
@@ -121,9 +141,7 @@ export function peakWithoutLoss(jug: LyeJug): number {
       jug.jugHeat) *
       aboveTable +
     jug.ice * (iceHeat * jug.iceC - melting - waterHeat * tableC)
-  const alkali = jug.naoh + jug.koh + jug.readyNaoh
-  const capacity =
-    (alkali + water) * solutionHeat(alkali / (alkali + water)) + jug.other * otherHeat + jug.jugHeat
+  const capacity = jugCapacity(jug)
   return tableC + (evolved + dilution + start) / capacity
 }
 
@@ -132,25 +150,99 @@ export function jugCapacity(jug: LyeJug): number {
   const alkali = jug.naoh + jug.koh + jug.readyNaoh
   const solution = alkali + jug.water + jug.ice + jug.readyWater
   if (solution <= 0) return jug.jugHeat
-  return solution * solutionHeat(alkali / solution) + jug.other * otherHeat + jug.jugHeat
+  return (
+    solution * solutionHeat(alkali / solution, alkali > 0 ? jug.koh / alkali : 0) +
+    jug.other * otherHeat +
+    jug.jugHeat
+  )
 }
+
+/** K that an open jug loses until its peak, at least and at most, though never more than these shares of what it warms. */
+const losses = { least: 10, most: 20, leastShare: 1 / 4, mostShare: 1 / 2 } as const
+/** °C at which lye of these strengths boils, about. */
+const boils = 118
+/** K by which frozen liquid may have been colder or warmer than a freezer, half thawed or with lumps left. */
+const slush = 5
+
+export interface ExpectedPeak {
+  /** °C between which the peak of this open jug lies. */
+  low: number
+  high: number
+  /** K above the room that it would reach without losses. */
+  rise: number
+  /** Frozen or slushy liquid: it stays cold until that has melted. */
+  frozen: boolean
+}
+
+/** The range in which the peak of an open jug is to be expected: some of its heat is lost while it is stirred. */
+export function openJugPeak(jug: LyeJug): ExpectedPeak {
+  const peak = Math.min(boils, peakWithoutLoss(jug))
+  const rise = Math.max(0, peak - jug.roomC)
+  const frozen = jug.ice > 0
+  const give = frozen ? slush : 0
+  return {
+    low: peak - Math.min(losses.most, rise * losses.mostShare) - give,
+    high: peak - Math.min(losses.least, rise * losses.leastShare) + give,
+    rise,
+    frozen,
+  }
+}
+
+/** A draught, a probe off by a degree, flakes that dissolve slowly: this much under the range is still no sign, K (judgement). */
+const slack = 4
+/** One more for the probe where lye is to show for sure. */
+const probeC = 1
+/** A jug that warms by less than this says nothing of its lye, K. */
+const tellsFrom = 25
+
+/** What a peak can tell of the lye: the shares of its strength under which weak lye shows at even odds, and surely. */
+export interface Sight {
+  even: number
+  surely: number
+}
+
+/** °C under which a peak is a sign of weak lye; null where this jug cannot tell. */
+function signAt(jug: LyeJug, { low, rise }: ExpectedPeak): number | null {
+  const dry = jug.naoh + jug.koh
+  return jug.ice > 0 || dry <= 0 || rise < tellsFrom ? null : low - slack
+}
+
+/** The same jug with lye of which only a share is lye, the rest water that it has drawn. */
+const weakened = (jug: LyeJug, share: number): LyeJug => ({
+  ...jug,
+  naoh: jug.naoh * share,
+  koh: jug.koh * share,
+  water: jug.water + (jug.naoh + jug.koh) * (1 - share),
+})
 
 /**
- * The range in which the peak of an open jug is to be expected, °C: 10 to 20 K are lost while it is stirred, though never
- * more than a quarter to a half of what it warms. It boils at about 110 °C at these strengths.
+ * How weak the lye must be to show in this jug; null where it cannot show: frozen liquid, ready-mixed lye, little lye in much.
+ * @example sightOf(jug) // { even: 0.83, surely: 0.75 } for 136 g of soda at 2 : 1 in 150 g of PP
  */
-export function openJugPeak(jug: LyeJug): { low: number; high: number } {
-  const peak = Math.min(118, peakWithoutLoss(jug))
-  const rise = Math.max(0, peak - jug.roomC)
-  return { low: peak - Math.min(20, rise / 2), high: peak - Math.min(10, rise / 4) }
+export function sightOf(jug: LyeJug): Sight | null {
+  const expected = openJugPeak(jug)
+  const sign = signAt(jug, expected)
+  if (sign === null) return null
+  const { high, low } = expected
+  const peak = jug.roomC + expected.rise
+  /** The share at which a jug that loses so much peaks at the sign. */
+  const shareAt = (lost: number) => {
+    let [weak, strong] = [0, 1]
+    for (let step = 0; step < 30; step++) {
+      const middle = (weak + strong) / 2
+      if (peakWithoutLoss(weakened(jug, middle)) - lost < sign) weak = middle
+      else strong = middle
+    }
+    return strong
+  }
+  return { even: shareAt(peak - (low + high) / 2), surely: shareAt(peak - high - probeC) }
 }
-
-/** A probe's own error and a jug that stands in a draught: this much under the range is still no sign, K. */
-const slack = 3
 
 /**
  * Whether a peak lies so far below what this lye should give that the lye is suspected to be weak. It is a sign only: it
  * never raises a weighed amount.
  */
-export const suspectsWeakLye = (jug: LyeJug, measuredPeakC: number): boolean =>
-  openJugPeak(jug).low - jug.roomC > 8 && measuredPeakC < openJugPeak(jug).low - slack
+export function suspectsWeakLye(jug: LyeJug, measuredPeakC: number): boolean {
+  const sign = signAt(jug, openJugPeak(jug))
+  return sign !== null && measuredPeakC < sign
+}

@@ -23,17 +23,40 @@ const reactionHours = 1
 /** How many times longer the heat stays in. */
 const keeping = { leave: 1, force: 3, prevent: 0.4 } as const
 
-/** mm across the thinnest way out of the batter: an open loaf by default. */
-const usualThickness = 70
-function thicknessMm(document: FormulaDocument): number {
-  const sizes = mouldsOf(document.size).map(({ mould }) => {
+/**
+ * Seconds in which heat leaves the middle, times diffusivity over the square of half the way across: first roots of the plate, the
+ * cylinder (2.405, of J₀) and the cube.
+ */
+const ways = {
+  plate: 4 / Math.PI ** 2,
+  cylinder: 1 / 2.404825557695773 ** 2,
+  cube: 4 / (3 * Math.PI ** 2),
+} as const
+/** mm across the thinnest way out of the batter, and what it is like: an open loaf by default. */
+interface Block {
+  mm: number
+  shape: keyof typeof ways
+}
+const usualBlock: Block = { mm: 70, shape: 'plate' }
+
+/** m² times seconds that the slowest of the moulds keeps its heat by. */
+const keepsHeat = ({ mm, shape }: Block): number => ways[shape] * (mm / 2000) ** 2
+
+function blockOf(document: FormulaDocument): Block {
+  const blocks = mouldsOf(document.size).map(({ mould }): Block => {
     if (mould.shape === 'box')
-      return Math.min(mould.lengthMm ?? 0, mould.widthMm ?? 0, (mould.depthMm ?? 0) * 1.4)
-    if (mould.shape === 'cylinder') return mould.diameterMm ?? 0
-    return Math.cbrt(mould.millilitres ?? 0) * 10
+      return {
+        mm: Math.min(mould.lengthMm ?? 0, mould.widthMm ?? 0, (mould.depthMm ?? 0) * 1.4),
+        shape: 'plate',
+      }
+    if (mould.shape === 'cylinder') return { mm: mould.diameterMm ?? 0, shape: 'cylinder' }
+    return { mm: Math.cbrt(mould.millilitres ?? 0) * 10, shape: 'cube' }
   })
-  const known = sizes.filter((size) => size > 0)
-  return known.length ? Math.max(...known) : usualThickness
+  const known = blocks.filter(({ mm }) => mm > 0)
+  return known.reduce(
+    (most, one) => (keepsHeat(one) > keepsHeat(most) ? one : most),
+    known[0] ?? usualBlock,
+  )
 }
 
 export interface GelForecast {
@@ -48,6 +71,8 @@ export interface GelForecast {
 
 /**
  * The gel to expect of a batter.
+ * @param document of the batch: its moulds and whether it is kept warm
+ * @param result of the batch or of one pot, whose water and scent are its own
  * @param pouredC °C of the batter as poured
  */
 export function gelForecast(
@@ -57,9 +82,8 @@ export function gelForecast(
 ): GelForecast {
   const ratio = Math.min(4, Math.max(1, result.water.ratio || 2))
   const onsetC = 88 - 8 * ratio
-  const half = thicknessMm(document) / 2000
   const lossHours =
-    ((4 * half ** 2) / (Math.PI ** 2 * diffusivity) / 3600) * keeping[document.method.gel]
+    (keepsHeat(blockOf(document)) / diffusivity / 3600) * keeping[document.method.gel]
   const kept = lossHours / (lossHours + reactionHours)
   const fatShare = result.batter > 0 ? result.oils / result.batter : 0
   const peakBy = (joules: number) => pouredC + ((joules * fatShare) / batterHeat) * kept

@@ -1,6 +1,6 @@
 import type { RandomSource } from '../statistics/randomSource'
 import { quantile } from '../statistics/quantile'
-import { celsiusAt, iceBath, type CoolingFit, type Curve } from './cooling'
+import { celsiusAt, celsiusBefore, iceBath, minuteAt, type CoolingFit, type Curve } from './cooling'
 
 /** When lye and oils may be combined: each in its own window, and no further apart than that. */
 export interface Window {
@@ -39,10 +39,7 @@ export const mayCombine = (window: Window, lyeC: number, oilsC: number): boolean
 
 /** The minutes at which a curve is between two temperatures, from `now` on; null when it never is. */
 function stay(curve: Curve, { low, high }: { low: number; high: number }, now: number) {
-  const reaches = (celsius: number) => {
-    const part = (celsius - curve.roomC) / (curve.startC - curve.roomC)
-    return part > 0 ? curve.from - Math.log(part) / curve.perMinute : Infinity
-  }
+  const reaches = (celsius: number) => minuteAt(curve, celsius)
   const here = celsiusAt(curve, now)
   const falls = curve.startC > curve.roomC
   const entry = falls ? high : low
@@ -174,8 +171,7 @@ export function adviceFor(
   }
   const warm = (one: (typeof both)[number], other: (typeof both)[number]): MeetingAdvice => {
     const then = Math.max(now, other.stay?.begins ?? now)
-    const { roomC, perMinute } = one.curve
-    const toC = roomC + (middle(one.own) - roomC) * Math.exp(perMinute * (then - now))
+    const toC = celsiusBefore(one.curve, middle(one.own), then - now)
     return toC > warmest || !Number.isFinite(toC)
       ? ice(other, 'too-cold-by-then')
       : { vessel: one.vessel, does: 'warm', toC, minutes: then - now, because: 'too-cold-by-then' }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Batch } from '#contracts/batch'
 import { batchOf, told } from '../../tests/support/batchOf'
 import { traitsFrom } from '../character/traits'
-import { addDays } from '../units/days'
+import { addDays, daysBetween } from '../units/days'
 import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
 import { cureRulesOf } from './cure'
@@ -13,7 +13,7 @@ import { outlookOf, plansFor, spaceAhead } from './outlook'
 import { byPlace, moved, barsByPlace } from './places'
 import { dampWeek, humidityOf } from './room'
 import { weighInsFromRows, weighInsOfRows } from './weighInRows'
-import { weighInsOf } from './facts'
+import { forecastToKeep, weighInsOf } from './facts'
 
 const today = '2026-03-20'
 const idOf = (n: number) => `00000000-0000-7000-8000-9${String(n).padStart(11, '0')}`
@@ -96,7 +96,9 @@ describe('places', () => {
       { place: b, bars: 3 },
     ])
     const many = told({ kind: 'placed', day: today, spread: [{ place: a, bars: 9 }] })
-    expect(whyNot(batch, many, today)).toBe('Only 8 bars are there to be placed.')
+    expect(whyNot(batch, many, today, { lyeRisk: 0.01, lyeRiskCleaning: null })).toBe(
+      'Only 8 bars are there to be placed.',
+    )
   })
 })
 
@@ -233,12 +235,31 @@ describe('after the cut', () => {
     const stamped = told({ kind: 'finished', day: '2026-03-05', step: 'stamped' })
     expect(weighInsOf([...before, stamped, after], '2026-03-01')).toHaveLength(2)
   })
-  it('keeps what the third weigh-in foretold once there are more', () => {
+  it('judges dates by what was foretold at the third weigh-in, as it was kept', () => {
     const days = [3, 8, 15, 22].map((day, nth) => weigh(addDays('2026-03-01', day), 120 - 3 * nth))
-    const facts = (list: typeof days) =>
-      batchOf([poured('2026-03-01'), cut('2026-03-02'), ...list]).facts
-    expect(facts(days.slice(0, 3)).forecast).toBeNull()
-    expect(facts(days).forecast).toMatchObject({ on: '2026-03-16' })
+    const begun = [poured('2026-03-01'), cut('2026-03-02')]
+    const third = [...begun, ...days.slice(0, 3)]
+    const now = batchOf(third).facts
+    const forecast = forecastToKeep(third, now)!
+    expect(forecast).toMatchObject({ after: days[2]!.id, day: '2026-03-16' })
+    expect(forecast.forecasts[0]).toMatchObject({
+      what: 'dry',
+      low: daysBetween('2026-03-01', now.drying!.from),
+      high: daysBetween('2026-03-01', now.drying!.to),
+    })
+    // Kept once, whatever is worked out anew.
+    const dry = { ...forecast.forecasts[0]!, at: 77, low: 50, high: 99 }
+    const kept = told({ kind: 'foretold', ...forecast, forecasts: [dry] })
+    expect(forecastToKeep([...third, kept], now)).toBeNull()
+    expect(batchOf([...third, kept]).facts.forecast).toBeNull()
+    expect(batchOf([...third, kept, days[3]!]).facts.forecast).toEqual({
+      on: '2026-03-16',
+      dryOn: addDays('2026-03-01', 77),
+      from: addDays('2026-03-01', 50),
+      to: addDays('2026-03-01', 99),
+    })
+    expect(batchOf([...begun, ...days]).facts.forecast).toBeNull()
+    expect(forecastToKeep([poured('2026-03-01')], now)).toBeNull()
   })
   it('own days of cure replace the usual ones, own kinds come after them', () => {
     const rules = cureRulesOf([

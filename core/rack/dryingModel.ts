@@ -1,11 +1,14 @@
-import type { BatchFacts } from '#contracts/batch'
+import type { BatchFacts, DryingShape } from '#contracts/batch'
 import { gramsPer } from '../units/measures'
 import type { UnitSystem } from '../units/formatter'
 import { mean } from '../statistics/sum'
 
 /*
- * How a bar dries: m(t) = M·[1 − L·(1 − e^(−kt))], t in days since the pour, M the bar's mass at the pour. L is the share of it
- * that is lost in the end, k how fast. What lists need of drying; the fit stands in drying.ts.
+ * How a bar dries: m(t) = M·[1 − L·g(t)], t in days since the pour, M the bar's mass at the pour, L the share of it that is lost in
+ * the end. g rises from 0 to 1 as 1 − 2^−(u^β), u the time in halves of the loss: a stretched exponential, whose stretch β goes from
+ * an early to a late one, for how a bar begins to dry tells little of how it ends; and some bars have a slow second
+ * stage. What lists need of drying; the fit stands in
+ * drying.ts.
  */
 
 /** Humidity that the usual pace belongs to: half saturated. */
@@ -17,15 +20,40 @@ export const paceIn = (humidity: number): number =>
 /** g by which a reading strays. */
 export const weighNoise = 0.2
 /** Loss still to come at which a bar counts as dry, as a share of its mass at the pour. */
-const dryAt = 0.01
+export const dryAt = 0.01
+
+/** Share of the whole loss that has gone after so many days, 0–1. */
+export function goneAfter(shape: DryingShape, day: number): number {
+  if (day <= 0) return 0
+  const halves = day / shape.halfDays
+  const stretch = shape.late + (shape.early - shape.late) / (1 + halves)
+  const first = 1 - 2 ** -(halves ** stretch)
+  return shape.slowShare > 0
+    ? first + (1 - 2 ** -(day / shape.slowHalfDays) - first) * shape.slowShare
+    : first
+}
 
 /** Share of the mass at the pour that is left after so many days. */
-export const leftAfter = (drying: { loss: number; perDay: number }, day: number): number =>
-  1 - drying.loss * (1 - Math.exp(-drying.perDay * day))
+export const leftAfter = (shape: DryingShape, day: number): number =>
+  1 - shape.loss * goneAfter(shape, day)
+
+/** Days beyond which nobody waits. */
+const never = 3000
 
 /** Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once. */
-export const dryDay = ({ loss, perDay }: { loss: number; perDay: number }): number =>
-  loss <= dryAt ? 0 : Math.log(loss / dryAt) / perDay
+export function dryDay(shape: DryingShape, toCome = dryAt): number {
+  const wanted = 1 - toCome / shape.loss
+  if (shape.loss <= toCome) return 0
+  let low = 0
+  let high = 4 * shape.halfDays
+  while (goneAfter(shape, high) < wanted && high < never) high *= 2
+  for (let step = 0; step < 40 && high - low > 0.01; step++) {
+    const middle = (low + high) / 2
+    if (goneAfter(shape, middle) < wanted) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
 
 /** g of the marked bars when they were last weighed, their mean, and the share lost since the pour; null before that. */
 export function lastWeighed({

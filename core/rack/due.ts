@@ -21,8 +21,6 @@ export const usualRackRules: RackRules = { turnEvery: 5 }
 
 /** A loaf that was poured without the bench is looked at on the day after. */
 const unmouldAfter = 1
-/** Days of width at which the band of the dry date is narrow enough to leave the scale alone. */
-const sureWithin = 4
 
 /** What the pour says of looking, unwrapping and unmoulding, less what has been done. */
 function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) => Day): Due[] {
@@ -57,8 +55,7 @@ export function weighOn({ facts }: Pick<BatchSummary, 'facts'>): Day | null {
   const { drying, weighedOn, cutOn, pouredOn } = facts
   if (!cutOn || !pouredOn || !drying) return null
   if (!weighedOn) return cutOn
-  const sure = drying.bars > 0 && daysBetween(drying.from, drying.to) <= sureWithin
-  if (sure || weighedOn >= drying.to) return null
+  if (drying.levelled || weighedOn >= drying.to) return null
   return addDays(weighedOn, weighGap(daysBetween(pouredOn, weighedOn)))
 }
 

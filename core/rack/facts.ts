@@ -1,15 +1,19 @@
 import type { BatchEvent, BatchFacts, Check, Made, ToldBatchEvent } from '#contracts/batch'
 import type { Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
+import type { RoomDay } from '#contracts/room'
 import { afterPlanOf } from '../bench/run/checks'
 import { frozenLibrary } from '../formula/frozen'
 import { randomSource } from '../statistics/randomSource'
+import { roundTo } from '../statistics/roundTo'
 import { forCleaning, lyeHeavyOdds } from '../risk/odds'
 import { addDays, daysBetween, type Day } from '../units/days'
-import { dryingForecast, dryingPrior, fitDrying, type Drying, type WeighIn } from './drying'
+import { dryingCurve, dryingForecast, dryingPrior, fitDrying, type Drying } from './drying'
+import { dryingClock } from './dryingClock'
 import { standingEvents } from './standing'
 import { usableOf } from './usable'
 import { correctedMade, madeAsPlanned } from './wrong'
+import type { WeighIn } from './weighedDays'
 import { sumOf } from '../statistics/sum'
 
 /** The batch as the drying of its bars sees it. */
@@ -18,6 +22,14 @@ export interface DryingBatch {
   frozen: Frozen
   events: readonly BatchEvent[]
 }
+
+/** The room that bars dry in: its humidity of late, 0–1, and the days that were logged, oldest first. */
+export interface DryingRoom {
+  humidity: number
+  days: readonly RoomDay[]
+}
+
+type StandingEvent = ReturnType<typeof standingEvents<ToldBatchEvent>>[number]
 
 /** What takes soap off a bar; a stamp does not. */
 const shaves = new Set(['trimmed', 'bevelled', 'planed'])
@@ -63,12 +75,11 @@ export function madeOf(
 }
 
 /**
- * How the bars of a batch dry, by what went in, how it was cut and what was weighed; null before the pour.
- * @param humidity of the drying room, 0–1
+ * How the bars of a batch dry, by what went in, how it was cut, what was weighed and what the room was like; null before the pour.
  */
 export function dryingOf(
   batch: DryingBatch,
-  humidity: number,
+  room: DryingRoom,
   weighIns?: readonly WeighIn[],
 ): Drying | null {
   const events = standingEvents(batch.events)
@@ -83,37 +94,63 @@ export function dryingOf(
   const prior = dryingPrior(
     batter > 0 ? water / batter : 0,
     Math.max(1, grams),
-    humidity,
+    room.humidity,
     cut?.sidesMm ?? undefined,
   )
-  return fitDrying(prior, weighIns ?? weighInsOf(batch.events, poured.day))
+  return fitDrying(
+    prior,
+    weighIns ?? weighInsOf(batch.events, poured.day),
+    randomSource(1),
+    dryingClock(poured.day, room.days, room.humidity),
+  )
 }
 
-/** Days at the scale after which a prediction is kept, to be held against what was true. */
+/** Days at the scale after which the forecast is one that dates can be judged by. */
 const forecastAfter = 3
 
-/** The forecast of the first weigh-ins; null until there are more of them. */
-function firstForecastOf(
-  batch: DryingBatch,
-  pouredOn: Day,
-  humidity: number,
-): BatchFacts['forecast'] {
-  const all = weighInsOf(batch.events, pouredOn)
-  const days = [...new Set(all.map(({ day }) => day))]
-  const last = days[forecastAfter - 1]
+/** What was foretold at the third weigh-in, as it was kept; null until there are more of them. */
+function earlyForecastOf(events: StandingEvent[], pouredOn: Day): BatchFacts['forecast'] {
+  const days = [...new Set(events.flatMap(({ kind, day }) => (kind === 'weighed' ? [day] : [])))]
+  const last = days.sort()[forecastAfter - 1]
   if (last === undefined || days.length <= forecastAfter) return null
-  const then = dryingOf(
-    batch,
-    humidity,
-    all.filter(({ day }) => day <= last),
-  )!
-  const { dry, gramsDry } = dryingForecast(then, randomSource(1))
+  const told = new Map(events.map((event) => [event.id, event]))
+  const kept = events.findLast((event) => {
+    if (event.kind !== 'foretold') return false
+    const after = told.get(event.after)
+    return after?.kind === 'weighed' && after.day === last
+  })
+  const dry = kept?.kind === 'foretold' ? kept.forecasts.find(({ what }) => what === 'dry') : null
+  return dry
+    ? {
+        on: last,
+        dryOn: addDays(pouredOn, dry.at),
+        from: addDays(pouredOn, dry.low),
+        to: addDays(pouredOn, dry.high),
+      }
+    : null
+}
+
+/**
+ * What the fit foretells now, to be kept as an event: null where nothing new was told since it was last kept, or nothing is cut.
+ * @param drying as just worked out
+ */
+export function forecastToKeep(
+  events: readonly ToldBatchEvent[],
+  { pouredOn, drying }: Pick<BatchFacts, 'pouredOn' | 'drying'>,
+): Pick<Extract<BatchEvent, { kind: 'foretold' }>, 'after' | 'day' | 'forecasts'> | null {
+  const standing = standingEvents(events)
+  const last = standing.findLast(({ kind }) => kind === 'cut' || kind === 'weighed')
+  if (!last || !pouredOn || !drying) return null
+  if (standing.some((event) => event.kind === 'foretold' && event.after === last.id)) return null
+  const days = (on: Day) => daysBetween(pouredOn, on)
+  const net = roundTo(drying.netGrams, 2)
   return {
-    on: addDays(pouredOn, last),
-    dryOn: addDays(pouredOn, dry.at),
-    from: addDays(pouredOn, dry.from),
-    to: addDays(pouredOn, dry.to),
-    grams: gramsDry,
+    after: last.id,
+    day: last.day,
+    forecasts: [
+      { what: 'dry', at: days(drying.dryOn), low: days(drying.from), high: days(drying.to) },
+      { what: 'net', at: net, low: net, high: roundTo(drying.grams, 2) },
+    ],
   }
 }
 
@@ -135,25 +172,29 @@ function checksOf(
 }
 
 /** What of the facts has to be fitted to weigh-ins, which takes a while. */
-type Fitted = Pick<BatchFacts, 'drying' | 'forecast'>
+type Fitted = Pick<BatchFacts, 'drying' | 'lyeHeavy'>
+
+/** Days that a curve is drawn beyond what is known, and the last day of any. */
+const beyond = 14
+const lastDrawn = 400
 
 /** How the bars dry and the forecast of it. */
-function fittedOf(batch: DryingBatch, pouredOn: Day, humidity: number): Fitted {
-  const drying = dryingOf(batch, humidity)!
+function dryingFactsOf(batch: DryingBatch, pouredOn: Day, room: DryingRoom): BatchFacts['drying'] {
+  const drying = dryingOf(batch, room)!
   const forecast = dryingForecast(drying, randomSource(1))
+  const until = Math.max(drying.lastDay + beyond, Math.min(forecast.dry.to, lastDrawn) + 4)
   return {
-    drying: {
-      dryOn: addDays(pouredOn, forecast.dry.at),
-      from: addDays(pouredOn, forecast.dry.from),
-      to: addDays(pouredOn, forecast.dry.to),
-      gramsDry: forecast.gramsDry,
-      netGrams: forecast.netGrams,
-      grams: drying.marked,
-      loss: drying.loss,
-      perDay: drying.perDay,
-      bars: drying.bars,
-    },
-    forecast: firstForecastOf(batch, pouredOn, humidity),
+    dryOn: addDays(pouredOn, forecast.dry.at),
+    from: addDays(pouredOn, forecast.dry.from),
+    to: addDays(pouredOn, forecast.dry.to),
+    gramsDry: forecast.gramsDry,
+    netGrams: forecast.netGrams,
+    grams: drying.marked,
+    shape: drying.shape,
+    bars: drying.bars,
+    times: drying.times,
+    levelled: forecast.levelled,
+    curve: dryingCurve(drying, Math.ceil(until)),
   }
 }
 
@@ -190,27 +231,31 @@ export function factsAtOnce(
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     laundry: poured?.laundry ?? false,
     usable: usableOf(events, made),
-    lyeHeavy: lyeHeavyOdds(batch.frozen, made?.superfat ?? batch.frozen.result.superfat.total),
+    lyeHeavy: fitted ? fitted.lyeHeavy : null,
     cleaning: forCleaning(batch.frozen),
     releasedOn: last('released')?.day ?? null,
     turnedOn: last('turned')?.day ?? null,
     weighedOn: last('weighed')?.day ?? null,
     weighed: [...weighed].map(([bar, grams]) => ({ bar, grams })).sort((a, b) => a.bar - b.bar),
     drying: poured && fitted ? fitted.drying : null,
-    forecast: poured && fitted ? fitted.forecast : null,
+    forecast: poured ? earlyForecastOf(events, poured.day) : null,
     spread: last('placed')?.spread ?? [],
     troubles: worstTroubles(events),
   }
 }
 
-/** What the events of a batch come to, the fit of its weigh-ins included. */
+/** What the events of a batch come to, the fit of its weigh-ins and the odds of its lye included. */
 export function factsOf(
   batch: DryingBatch & { events: readonly ToldBatchEvent[] },
-  humidity: number,
+  room: DryingRoom,
 ): BatchFacts {
-  const poured = standingEvents(batch.events).findLast(({ kind }) => kind === 'poured')
-  const fitted = poured?.kind === 'poured' ? fittedOf(batch, poured.day, humidity) : null
-  return factsAtOnce(batch, fitted)
+  const events = standingEvents(batch.events)
+  const poured = events.findLast((event) => event.kind === 'poured')
+  const superfat = madeOf(batch.frozen, events)?.superfat ?? batch.frozen.result.superfat.total
+  return factsAtOnce(batch, {
+    lyeHeavy: lyeHeavyOdds(batch.frozen, superfat),
+    drying: poured ? dryingFactsOf(batch, poured.day, room) : null,
+  })
 }
 
 function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {

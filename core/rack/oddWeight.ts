@@ -23,7 +23,9 @@ export function oddWeight(
   if (last && grams > last.grams * (1 + gains) + 2 * weighNoise)
     return `Heavier than last time (${say.mass(last.grams)}). Is it the right bar?`
   if (!drying || !pouredOn) return null
-  const expected = last ? last.grams : drying.grams * leftAfter(drying, daysBetween(pouredOn, day))
+  const expected = last
+    ? last.grams
+    : drying.grams * leftAfter(drying.shape, daysBetween(pouredOn, day))
   if (Math.abs(grams / expected - 1) <= (last ? 1.5 : 2.5) * strays) return null
   return last
     ? `Far from last time (${say.mass(last.grams)}).`

@@ -8,18 +8,16 @@ import { blankFormula } from '../formula/blank'
 import { describe, expect, it } from 'vitest'
 import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
-import { randomSource } from '../statistics/randomSource'
 import { addDays, dayIn, daysBetween } from '../units/days'
 import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
 import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
-import { dryingForecast, dryingPrior, fitDrying, sidesOf } from './drying'
-import { dryDay, labelGrams, leftAfter } from './dryingModel'
+import { labelGrams, leftAfter } from './dryingModel'
 import { dueFor, dueOf, weighOn } from './due'
 import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
-import { batchOf, told } from '../../tests/support/batchOf'
+import { batchOf, exponential, told } from '../../tests/support/batchOf'
 
 const poured = told({ kind: 'poured', day: '2026-03-01' })
 const cut = told({ kind: 'cut', day: '2026-03-02', bars: 11 })
@@ -31,6 +29,7 @@ const zap = (is: boolean, day = '2026-03-05') => told({ kind: 'zapped', day, zap
 const weighed = (day: string, ...grams: number[]) =>
   told({ kind: 'weighed', day, bars: grams.map((one, index) => ({ bar: index + 1, grams: one })) })
 
+const limits = { lyeRisk: 0.01, lyeRiskCleaning: 0.05 }
 const batch = (events: ToldBatchEvent[], days = 42): Batch => batchOf(events, { days })
 const stageOn = (events: ToldBatchEvent[], today: string) => standingOf(batch(events), today).stage
 
@@ -64,57 +63,19 @@ describe('where a batch stands', () => {
     })
   })
 
-  it('is ready when the later of the two clocks says so', () => {
+  it('is ready when the later of the two clocks says so; by weight once bars were weighed three times', () => {
+    const untold = standingOf(batch([poured, cut], 21), '2026-03-20')
+    expect(untold).toMatchObject({ dryOn: null, readyOn: '2026-03-22', by: 'calendar' })
     // 21 days by the calendar; by weight such bars take longer than three weeks.
-    const short = standingOf(batch([poured, cut], 21), '2026-03-20')
+    const often = ['2026-03-02', '2026-03-08', '2026-03-15'].map((day, nth) =>
+      weighed(day, 120 - 4 * nth),
+    )
+    const once = standingOf(batch([poured, cut, often[0]!], 21), '2026-03-20')
+    expect(once).toMatchObject({ dryOn: null, by: 'calendar' })
+    const short = standingOf(batch([poured, cut, ...often], 21), '2026-03-20')
     expect(short.curedOn).toBe('2026-03-22')
     expect(short.dryOn! > '2026-03-22').toBe(true)
     expect(short).toMatchObject({ readyOn: short.dryOn, by: 'weight' })
-  })
-})
-
-describe('drying', () => {
-  it('is expected as the water, the sides and the room say', () => {
-    const prior = dryingPrior(0.3, 135 * 1.05, 0.5)
-    // (0.3 − 0.1) / (1 − 0.1), and the usual bar in the usual room.
-    expect(prior.loss).toBeCloseTo(0.2222, 4)
-    expect(prior.perDay).toBeCloseTo(0.07, 6)
-    expect(dryingPrior(0.3, 142, 0.75).perDay).toBeCloseTo(prior.perDay / 2, 3)
-    expect(dryingPrior(0.3, 142, 0.5, [50, 60, 90]).perDay).toBeLessThan(prior.perDay / 1.5)
-    expect(dryingPrior(0.05, 100, 0.5).loss).toBe(0)
-    expect(sidesOf(135 * 1.05).map(Math.round)).toEqual([25, 60, 90])
-  })
-
-  it('is dry when the loss to come is a hundredth, by hand', () => {
-    expect(dryDay({ loss: 0.2, perDay: 0.05 })).toBeCloseTo(Math.log(20) / 0.05, 9)
-    expect(dryDay({ loss: 0.008, perDay: 0.05 })).toBe(0)
-    expect(leftAfter({ loss: 0.2, perDay: 0.05 }, 1e6)).toBeCloseTo(0.8, 9)
-  })
-
-  it('weigh-ins narrow the band and pull the curve to what was weighed', () => {
-    const prior = dryingPrior(0.3, 120, 0.5)
-    const truth = { loss: 0.17, perDay: 0.045 }
-    const weighIns = [1, 8, 15, 22, 29].flatMap((day) =>
-      [118, 121, 124].map((grams, bar) => ({ day, bar, grams: grams * leftAfter(truth, day) })),
-    )
-    const before = dryingForecast(fitDrying(prior, []), randomSource(1)).dry
-    const fit = fitDrying(prior, weighIns)
-    const { dry, netGrams } = dryingForecast(fit, randomSource(1))
-    expect(fit.loss).toBeCloseTo(0.17, 2)
-    expect(fit.perDay).toBeCloseTo(0.045, 2)
-    expect(fit.grams).toBeCloseTo(121, 0)
-    expect(Math.abs(dry.at - dryDay(truth))).toBeLessThan(4)
-    expect(dry.to - dry.from).toBeLessThan((before.to - before.from) / 3)
-    // Bars that differ by about 2.5 % weigh 100.4 g when long dried; nearly all of them more than 93 g.
-    expect(netGrams).toBeGreaterThan(93)
-    expect(netGrams).toBeLessThan(97)
-  })
-
-  it('a bar that is soap-dry at once, and one heavier than the batter says, still fit', () => {
-    const heavy = fitDrying(dryingPrior(0.3, 100, 0.5), [{ day: 3, bar: 1, grams: 180 }])
-    expect(heavy.loss).toBeGreaterThan(0.05)
-    const dried = fitDrying(dryingPrior(0.06, 100, 0.5), [{ day: 3, bar: 1, grams: 100 }])
-    expect(dryingForecast(dried, randomSource(1)).dry.at).toBe(0)
   })
 })
 
@@ -165,6 +126,7 @@ describe('what may happen', () => {
       batch(events),
       batchEventSchema.parse({ id: '00000000-0000-7000-8000-000000000999', ...event }),
       today,
+      limits,
     )
   const sold = { kind: 'out', day: '2026-05-02', bars: 2, how: 'sold' } as const
   it.each([
@@ -249,8 +211,8 @@ describe('what is due', () => {
     )
   })
 
-  it('weighs each week, then less often, and stops when the band is narrow', () => {
-    const truth = { loss: 0.2, perDay: 0.06 }
+  it('weighs each week, then less often, and stops when the loss was seen to level off', () => {
+    const truth = exponential(0.2, 0.06)
     const on = (days: number) => addDays('2026-03-01', days)
     const series = (...days: number[]) =>
       days.map((day) => weighed(on(day), ...[119, 120, 121].map((g) => g * leftAfter(truth, day))))

@@ -18,7 +18,7 @@ export interface Standing {
   bars: number
   /** Days since the pour; 0 on the day itself. */
   day: number
-  /** When the maker's rule says so, when the bars are dry by weight, and the later of the two. */
+  /** When the maker's rule says so, when the bars are dry by weight where some were weighed often enough, and the later of the two. */
   curedOn: Day | null
   dryOn: Day | null
   readyOn: Day | null
@@ -32,6 +32,9 @@ export type KnownBatch = Pick<BatchSummary, 'facts' | 'cure'>
 const firstDays = 3
 /** The plank below the mantle: the last fortnight, or the last third of a short cure. */
 const lastDays = 14
+
+/** Days at the scale from which weight may decide. */
+const decidesAfter = 3
 
 /** Events that still hold: those taken back, and the taking back itself, are left out. */
 export function standingEvents<Event extends BatchEvent>(
@@ -48,7 +51,8 @@ export function standingEvents<Event extends BatchEvent>(
 export function standingOf({ facts, cure }: KnownBatch, today: Day): Standing {
   const { pouredOn, cutOn, leftOn, spoiled, drying } = facts
   const curedOn = pouredOn && addDays(pouredOn, cure.days)
-  const dryOn = drying?.dryOn ?? null
+  // Before bars were weighed some times drying is known to within months only: the calendar decides.
+  const dryOn = drying && drying.times >= decidesAfter ? drying.dryOn : null
   const dryIsLater = curedOn !== null && dryOn !== null && dryOn > curedOn
   const readyOn = dryIsLater ? dryOn : curedOn
   const day = pouredOn ? daysBetween(pouredOn, today) : 0

@@ -1,5 +1,6 @@
 import type { BatchEvent, Made, Usable } from '#contracts/batch'
-import { trustOdds } from '../risk/odds'
+import { oddsText } from '../risk/oddsText'
+import { formatter } from '../units/formatter'
 import { daysBetween, type Day } from '../units/days'
 
 /** A strip of this or less is soap; up to the second it is tested again; above that it is lye. */
@@ -59,28 +60,26 @@ export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count:
       ? addDays(usable.since, againAfter)
       : null
 
-/** A chance in words that a hand can check: never smaller than 1 in 1,000. */
-export function inOdds(chance: number): string {
-  if (chance < 0.001) return 'under 1 in 1,000'
-  if (chance > 0.5) return 'more than even'
-  return `about 1 in ${Math.max(2, Math.round(1 / chance))}`
-}
-
 /**
  * Why weights cannot be trusted on a day, or null when they can.
- * @param lyeHeavy chance of lye left over by the spread of the fats
+ * @param lyeHeavy chance of lye left over by the spread of the fats; null while it is being worked out
+ * @param most chance that the workshop puts up with for what this soap is for; null where it does not ask
  */
 export function whyNotTrusted(
   pouredOn: Day,
   day: Day,
   usable: Usable,
-  lyeHeavy: number,
-  cleaning: boolean,
+  lyeHeavy: number | null,
+  most: number | null,
 ): string | null {
   if (daysBetween(pouredOn, day) < trustAfter)
     return 'Weights can be trusted 48 hours after the pour, not before.'
   if (isBlocked(usable)) return 'A test says otherwise: trusting the weights does not undo it.'
-  if (lyeHeavy > (cleaning ? trustOdds.cleaning : trustOdds.skin))
-    return `By the spread of its fats, lye is left over in ${inOdds(lyeHeavy)} such batches: that wants a strip.`
-  return null
+  if (most === null) return null
+  if (lyeHeavy === null)
+    return 'How likely lye is left over is still being worked out: try again in a moment.'
+  const say = formatter()
+  return lyeHeavy > most
+    ? `By the spread of its fats, lye is left over in ${oddsText(lyeHeavy, say)} such batches, and this workshop puts up with ${oddsText(most, say)}: that wants a strip.`
+    : null
 }

@@ -21,6 +21,7 @@ import { lauricHeavy } from './lauricHeavy'
 import { lauricHot } from './lauricHot'
 import { layersTooSlow } from './layersTooSlow'
 import { lyeJugBelowFloor } from './lyeJugBelowFloor'
+import { lyeLeftOver } from './lyeLeftOver'
 import { lyeStatedWeak } from './lyeStatedWeak'
 import { milkGelForced } from './milkGelForced'
 import { milkInHotLye } from './milkInHotLye'
@@ -66,6 +67,7 @@ export const rules: Rule[] = [
   partTooDry,
   scentAboveMaximum,
   aluminiumNear,
+  lyeLeftOver,
   superfatThinForSkin,
   superfatDullsCleaning,
   superfatHigh,

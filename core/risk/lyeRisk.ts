@@ -1,3 +1,4 @@
+import type { FormulaResult } from '#contracts/result'
 import { closedForm } from './closedForm'
 import type { Draws } from './draws'
 import { quantile } from '../statistics/quantile'
@@ -18,6 +19,15 @@ export interface LyeRisk {
   /** Counts of batches from the lowest superfat to the highest, for a picture. */
   histogram: { from: number; width: number; counts: number[] }
 }
+
+/**
+ * The superfat to ask for so that the total becomes the smallest that will do: up to the next tenth of a per cent, 0 at least.
+ * @param smallest in all, as `lyeRisk` tells it
+ */
+export const superfatToAsk = (
+  { asked, total }: FormulaResult['superfat'],
+  smallest: number,
+): number => Math.max(0, Math.ceil((smallest + (asked - total)) * 1000 - 1e-6) / 1000)
 
 const bins = 48
 

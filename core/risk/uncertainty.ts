@@ -15,19 +15,24 @@ const solutionSigma = 0.005
 /** Relative sigma of every weighing, on top of the scale's resolution. */
 export const weighingSigma = 0.0005
 
-/** A fat as weighed: g, and its saponification value with its sigma, mg KOH per g. */
+/** A fat as weighed: g, and its saponification value with a standard deviation to each side, mg KOH per g. */
 export interface UncertainFat {
   name: string
   grams: number
   sap: number
+  below: number
+  above: number
+}
+/** A pure share as it may be, with its standard deviation. */
+export interface Purity {
+  purity: number
   sigma: number
 }
-/** An alkali as weighed: g, pure share with its sigma, and g NaOH that a pure gram counts as. */
+/** An alkali as weighed: g, what its pure share may be, each as likely as the others, and g NaOH that a pure gram counts as. */
 export interface UncertainAlkali {
   name: string
   grams: number
-  purity: number
-  sigma: number
+  purities: Purity[]
   asNaoh: number
 }
 
@@ -41,12 +46,28 @@ export interface Uncertainty {
   scale: number
 }
 
-/** A published range is taken as four sigmas wide. */
-const sigmaOf = (low: number, high: number) => (high - low) / 4
+/** Purity by the age of the lye: its range is taken as four sigmas wide. */
+function purityAt(age: LyeAge): Purity {
+  const { low, high } = lyeAges[age]
+  return { purity: (low + high) / 2, sigma: (high - low) / 4 }
+}
+/** A stated purity below this is not what jars of soda hold: it is as likely that the label is wrong about it. */
+const statedWeak = 0.98
+
+/** Relative sigmas of a value of one's own without a range, as sure as a certificate, and of the fat in milk (judgement). */
+const ownSigma = 0.0025
+const milkSigma = 0.01
+const evenly = (name: string, grams: number, sap: number, relative: number): UncertainFat => ({
+  name,
+  grams,
+  sap,
+  below: sap * relative,
+  above: sap * relative,
+})
 
 /**
  * What is known, and how well, of every weight that decides the superfat of a formula: saponification values by their
- * published ranges (a certificate narrows its own), lye by its age, the scale by its resolution.
+ * published ranges (a certificate narrows its own), lye by its age and what is stated of it, the scale by its resolution.
  */
 export function uncertaintyOf(
   document: FormulaDocument,
@@ -57,50 +78,57 @@ export function uncertaintyOf(
 ): Uncertainty {
   const sapOf = (id: string, grams: number, name: string): UncertainFat => {
     const sap = library.fats.get(id)?.sap
+    // Each end of a published range is taken as two sigmas away.
     return sap
-      ? { name, grams, sap: sap.typical, sigma: sigmaOf(sap.low, sap.high) }
-      : { name, grams, sap: 0, sigma: 0 }
+      ? {
+          name,
+          grams,
+          sap: sap.typical,
+          below: (sap.typical - sap.low) / 2,
+          above: (sap.high - sap.typical) / 2,
+        }
+      : { name, grams, sap: 0, below: 0, above: 0 }
   }
   const lineFats = result.fats.map((fat, index): UncertainFat => {
     const own = document.fats[index]?.sap
     if (own == null) return sapOf(fat.id, fat.grams, fat.name)
     // A value of one's own without a range: as sure as a certificate, half a per cent.
-    return { name: fat.name, grams: fat.grams, sap: own, sigma: own * 0.0025 }
+    return evenly(fat.name, fat.grams, own, ownSigma)
   })
   const milk = result.liquids
     .filter(({ fatGrams }) => fatGrams > 0)
     .map(({ id, name, fatGrams }): UncertainFat => {
       const sap = library.liquids.get(id)?.fatSap ?? 0
-      return { name: `fat of ${name}`, grams: fatGrams, sap, sigma: sap * 0.01 }
+      return evenly(`fat of ${name}`, fatGrams, sap, milkSigma)
     })
   const extra = result.carriers
     .filter(({ from }) => from === 'extra')
     .map(({ id, grams, name }) => sapOf(id, grams, name))
-  const { low, high } = lyeAges[age]
   const { lye } = result
+  const { solutionStrength, naohPurity, kohPurity } = document.alkali
   const alkalis: UncertainAlkali[] = []
   if (lye.solution !== null)
     alkalis.push({
       name: 'Ready-mixed lye',
       grams: lye.solution,
-      purity: document.alkali.solutionStrength!,
-      sigma: document.alkali.solutionStrength! * solutionSigma,
+      purities: [{ purity: solutionStrength!, sigma: solutionStrength! * solutionSigma }],
       asNaoh: 1,
     })
   if (lye.naoh > 0)
     alkalis.push({
       name: 'Purity of the lye',
       grams: lye.naoh,
-      purity: (low + high) / 2,
-      sigma: sigmaOf(low, high),
+      purities:
+        naohPurity < statedWeak && age === 'fresh'
+          ? [{ purity: naohPurity, sigma: naohPurity * solutionSigma }, purityAt(age)]
+          : [purityAt(age)],
       asNaoh: 1,
     })
   if (lye.koh > 0)
     alkalis.push({
       name: 'Purity of the potash',
       grams: lye.koh,
-      purity: document.alkali.kohPurity,
-      sigma: document.alkali.kohPurity * solutionSigma,
+      purities: [{ purity: kohPurity, sigma: kohPurity * solutionSigma }],
       asNaoh: naohPerKoh,
     })
   return {

@@ -13,6 +13,7 @@ const stationOf: Partial<Record<keyof Workshop, Right>> = {
   prices: 'formulas',
   regions: 'formulas',
   lyeRisk: 'formulas',
+  lyeRiskCleaning: 'formulas',
   said: 'formulas',
   citricAcid: 'formulas',
   lyeTin: 'formulas',

@@ -1,5 +1,7 @@
 import type { NewBatchEvent } from '#contracts/batch'
 import { blankFormula } from '#core/formula/blank'
+import { factsOf } from '#core/rack/facts'
+import { daysBetween } from '#core/units/days'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { frozenOf, told } from '../../tests/support/batchOf'
 import {
@@ -23,7 +25,7 @@ import {
 import { openDatabase, type Db } from './connection'
 import { formulas } from './documents'
 import { migrationFiles } from './migrationFiles'
-import { logRoom } from './room'
+import { dryingRoom, logRoom } from './room'
 
 const now = '2026-03-01T09:00:00Z'
 const cure = { rule: 'most', days: 42 }
@@ -254,7 +256,7 @@ describe('what the events come to', () => {
       ({ kind: 'weighed', day, bars: [{ bar: 1, grams }] }) as NewBatchEvent
     const fresh = frozen.result.batter / 12
     // It falls to four fifths, the quicker the earlier: dry long before the last weigh-in.
-    for (let day = 2; day <= 90; day += 8)
+    for (let day = 2; day <= 90; day += 8) {
       tell(
         'a',
         weigh(
@@ -262,7 +264,15 @@ describe('what the events come to', () => {
           fresh * (0.85 + 0.15 * Math.exp(-day / 12)),
         ),
       )
+      const need = factsNeed(db, 'a')!
+      expect(keepFitted(db, 'a', need, factsOf(need, dryingRoom(db)))).toBe(true)
+    }
     const { forecast, drying } = facts('a')
+    // What was foretold at the third weigh-in is what was kept then, not what is known now.
+    expect(getBatch(db, 'a')!.events.filter(({ kind }) => kind === 'foretold')).toHaveLength(12)
+    expect(daysBetween(forecast!.from, forecast!.to)).toBeGreaterThan(
+      daysBetween(drying!.from, drying!.to),
+    )
     expect(forecastsAndActual(db, 10)).toEqual([
       { id: 'a', number: 1, name: 'Slab', pouredOn: '2026-01-02', forecast, dryOn: drying!.dryOn },
     ])

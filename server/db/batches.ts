@@ -12,12 +12,13 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/frozen'
-import { factsAtOnce, factsOf } from '#core/rack/facts'
+import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import type { Db } from './connection'
-import { roomHumidity } from './room'
+import { v7 } from 'uuid'
+import { dryingRoom } from './room'
 
 /** What a batch kept, with its document in today's version. */
 function frozenIn(text: string): Frozen {
@@ -26,7 +27,7 @@ function frozenIn(text: string): Frozen {
 }
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
-const madeBy = 3
+const madeBy = 4
 
 interface Row {
   id: string
@@ -121,16 +122,30 @@ function writeFacts(db: Db, id: string, need: FactsNeed, facts: BatchFacts, by: 
   ).run(id, by, stage === 'left' ? 0 : 1, document.name, result.batter, JSON.stringify(facts))
 }
 
+/** Keeps what the fit foretells as an event of the batch, where something new was told since it last was. */
+function keepForecast(db: Db, id: string, need: FactsNeed, facts: BatchFacts): void {
+  const forecast = forecastToKeep(need.events, facts)
+  const at = need.events.at(-1)?.at
+  if (!forecast || !at) return
+  const event = { kind: 'foretold' as const, id: v7(), ...forecast }
+  db.prepare(
+    'INSERT INTO batch_events (id, batch_id, kind, payload, at) VALUES (?, ?, ?, ?, ?)',
+  ).run(event.id, id, event.kind, JSON.stringify(event), at)
+}
+
 /** When the facts are worked out: the fit of the weigh-ins with the rest, or by itself after the answer. */
 export type WhenFitted = 'now' | 'later'
 
 function keepFacts(db: Db, id: string, when: WhenFitted): void {
   const need = factsNeed(db, id)!
-  if (when === 'now') return writeFacts(db, id, need, factsOf(need, roomHumidity(db)), madeBy)
+  if (when === 'now') return writeFacts(db, id, need, factsOf(need, dryingRoom(db)), madeBy)
+  // What an older Mantle fitted says other things than today's.
   const before = db
-    .prepare<[string], string>('SELECT facts FROM batch_facts WHERE batch_id = ?')
+    .prepare<[string, number, number], string>(
+      'SELECT facts FROM batch_facts WHERE batch_id = ? AND made_by IN (?, ?)',
+    )
     .pluck()
-    .get(id)
+    .get(id, madeBy, outstanding)
   const fitted = before ? (JSON.parse(before) as BatchFacts) : null
   writeFacts(db, id, need, factsAtOnce(need, fitted), outstanding)
 }
@@ -145,6 +160,7 @@ export function keepFitted(db: Db, id: string, need: FactsNeed, facts: BatchFact
         .get(id)
       if (events !== need.events.length) return false
       writeFacts(db, id, need, facts, madeBy)
+      keepForecast(db, id, need, facts)
       return true
     })
     .immediate()
@@ -192,7 +208,7 @@ export function refreshFacts(db: Db): void {
 /** A batch for lists as JSON, put together by SQLite: nothing of it is read here, only sent. */
 const asJson = `json_object('id', id, 'number', number, 'formulaId', formula_id, 'name', name, 'madeAt', made_at,
   'bars', bars, 'cure', json_object('rule', cure_rule, 'days', cure_days), 'thumbnail', json(face), 'batterGrams', batter,
-  'facts', json(facts))`
+  'facts', json(json_remove(facts, '$.drying.curve')))`
 const listed = (rows: string[]): string => `[${rows.join(',')}]`
 
 /** Batches that are planned, drying or ready, newest number first, as the JSON of a list of summaries. */

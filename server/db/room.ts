@@ -1,4 +1,5 @@
 import type { RoomDay, RoomReading } from '#contracts/room'
+import type { DryingRoom } from '#core/rack/facts'
 import { humidityOf } from '#core/rack/room'
 import type { Db } from './connection'
 import { getWorkshop } from './workshop'
@@ -30,3 +31,12 @@ export const roomDays = (db: Db, most: number): RoomDay[] =>
 /** The humidity that bars dry in, 0–1: of the last fortnight as logged, or as the workshop states it. */
 export const roomHumidity = (db: Db): number =>
   humidityOf(roomDays(db, 14), getWorkshop(db).rack.humidity)
+
+/** Days of the room that the drying of a batch is told by. */
+const daysOfDrying = 500
+
+/** The room as the drying of bars sees it. */
+export function dryingRoom(db: Db): DryingRoom {
+  const days = roomDays(db, daysOfDrying)
+  return { days, humidity: humidityOf(days, getWorkshop(db).rack.humidity) }
+}

@@ -5,7 +5,7 @@ import type { BatchFacts } from '#contracts/batch'
 import { factsOf } from '#core/rack/facts'
 import { factsNeed, keepFitted, outdateHere, staleFacts } from '../db/batches'
 import type { Db } from '../db/connection'
-import { roomHumidity } from '../db/room'
+import { dryingRoom } from '../db/room'
 import { log } from '../utils/log'
 import type { FactsAsked } from './worker'
 
@@ -23,7 +23,7 @@ let refused: ((error: unknown) => void) | null = null
 
 function workOut(asked: FactsAsked): Promise<BatchFacts> {
   if (!existsSync(workerFile()))
-    return new Promise((done) => setImmediate(() => done(factsOf(asked.batch, asked.humidity))))
+    return new Promise((done) => setImmediate(() => done(factsOf(asked.batch, asked.room))))
   if (!worker) {
     worker = new Worker(workerFile())
     worker.unref()
@@ -52,7 +52,7 @@ async function work(db: Db): Promise<void> {
     for (let id = waiting.shift(); id !== undefined && db.open; id = waiting.shift()) {
       const need = factsNeed(db, id)
       if (!need) continue
-      const facts = await workOut({ batch: need, humidity: roomHumidity(db) })
+      const facts = await workOut({ batch: need, room: dryingRoom(db) })
       if (!db.open) return
       if (!keepFitted(db, id, need, facts)) waiting.unshift(id)
       else {

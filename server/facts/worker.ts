@@ -4,9 +4,9 @@ import { factsOf } from '#core/rack/facts'
 /** What a batch comes to, worked out beside the server's own thread: it may take as long as it takes. */
 export interface FactsAsked {
   batch: Parameters<typeof factsOf>[0]
-  humidity: number
+  room: Parameters<typeof factsOf>[1]
 }
 
-parentPort?.on('message', ({ batch, humidity }: FactsAsked) => {
-  parentPort!.postMessage(factsOf(batch, humidity))
+parentPort?.on('message', ({ batch, room }: FactsAsked) => {
+  parentPort!.postMessage(factsOf(batch, room))
 })

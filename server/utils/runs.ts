@@ -1,5 +1,6 @@
 import type { Run, RunEvent, ToldEvent } from '#contracts/run'
 import { pouredBy } from '#core/bench/run/poured'
+import { v7 } from 'uuid'
 import { addEvents, getBatch } from '../db/batches'
 import type { Db } from '../db/connection'
 
@@ -20,6 +21,18 @@ export function pourFromRun(db: Db, run: Run, events: RunEvent[], now: string): 
   const finished = events.find(({ kind }) => kind === 'finished')
   const batch = finished && getBatch(db, run.batchId)
   if (!batch || batch.events.some(({ kind }) => kind === 'poured')) return
-  const poured = pouredBy(batch.frozen, run, [...run.events, ...events])
-  if (poured) addEvents(db, batch.id, [{ ...poured, id: finished.id, at: now }], 'later')
+  const made = pouredBy(batch.frozen, run, [...run.events, ...events])
+  if (!made) return
+  const { poured, forecasts } = made
+  const { id } = finished
+  const foretold = { kind: 'foretold' as const, id: v7(), day: poured.day, after: id, forecasts }
+  addEvents(
+    db,
+    batch.id,
+    [
+      { ...poured, id, at: now },
+      { ...foretold, at: now },
+    ],
+    'later',
+  )
 }

@@ -67,9 +67,10 @@ const eight: Uncertainty = {
     name: fat.name,
     grams: 125,
     sap: fat.sap.typical,
-    sigma: (fat.sap.high - fat.sap.low) / 4,
+    below: (fat.sap.typical - fat.sap.low) / 2,
+    above: (fat.sap.high - fat.sap.typical) / 2,
   })),
-  alkalis: [{ name: 'lye', grams: 138, purity: 0.9875, sigma: 0.00375, asNaoh: 1 }],
+  alkalis: [{ name: 'lye', grams: 138, purities: [{ purity: 0.9875, sigma: 0.00375 }], asNaoh: 1 }],
   acids: 0,
   scale: 0.1,
 }
@@ -94,14 +95,20 @@ function bare(): number {
     return a * factor
   }
   const saps = Float64Array.from(eight.fats, ({ sap }) => sap)
-  const sigmas = Float64Array.from(eight.fats, ({ sigma }) => sigma)
+  const below = Float64Array.from(eight.fats, (fat) => fat.below)
+  const above = Float64Array.from(eight.fats, (fat) => fat.above)
   const out = new Float64Array(drawCount)
   for (let at = 0; at < drawCount; at++) {
     let demand = 0
-    for (let fat = 0; fat < 8; fat++)
+    const shared = Math.sqrt(0.3) * normal()
+    for (let fat = 0; fat < 8; fat++) {
+      const strays =
+        (shared + Math.sqrt(0.7) * normal()) *
+        Math.sqrt(-2 / Math.log(uniform() * uniform() * uniform()))
       demand +=
         (125 + (uniform() - 0.5) * 0.1 + normal() * 125 * 0.0005) *
-        (saps[fat]! + normal() * sigmas[fat]!)
+        (saps[fat]! + strays * (strays < 0 ? below[fat]! : above[fat]!))
+    }
     const weighed = 138 + (uniform() - 0.5) * 0.1 + normal() * 138 * 0.0005
     out[at] = 1 - (weighed * (0.9875 + normal() * 0.00375)) / (demand * 0.000712888)
   }

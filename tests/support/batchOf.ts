@@ -1,6 +1,7 @@
 import {
   batchEventSchema,
   type Batch,
+  type DryingShape,
   type NewBatchEvent,
   type ToldBatchEvent,
 } from '#contracts/batch'
@@ -52,6 +53,16 @@ export const batchOf = (
   batterGrams: frozen.result.batter,
   frozen,
   events,
-  facts: factsOf({ bars: more.bars ?? 12, frozen, events }, 0.55),
+  facts: factsOf({ bars: more.bars ?? 12, frozen, events }, { humidity: 0.55, days: [] }),
   ...more,
+})
+
+/** A bar that dries as one exponential: share lost in the end, and pace per day. */
+export const exponential = (loss: number, perDay: number): DryingShape => ({
+  loss,
+  halfDays: Math.LN2 / perDay,
+  early: 1,
+  late: 1,
+  slowShare: 0,
+  slowHalfDays: 1,
 })

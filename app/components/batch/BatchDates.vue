@@ -96,7 +96,7 @@ const clocks = computed(() => {
             says: dryText(drying, today.value),
             because: drying.bars
               ? say.value.count(drying.bars, 'marked bar', 'marked bars')
-              : 'expected; no bar was weighed',
+              : 'expected; weigh marked bars to know it better',
           },
         ]
       : []),

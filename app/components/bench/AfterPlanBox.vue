@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { afterPlan } from '#core/bench/run/checks'
+import { inSentence } from '#core/units/language'
 
 /** The gel to expect and when to look, unwrap and unmould. */
 const { gel } = defineProps<{ gel: 'leave' | 'force' | 'prevent' }>()
@@ -14,13 +15,20 @@ const verdicts = {
   'may-ring': 'It may gel in the middle only and leave a ring.',
   stays: 'It will stay opaque, without gel.',
 } as const
-const advice = computed(() =>
-  after.value.forecast.verdict === 'may-ring'
-    ? gel === 'force'
-      ? 'More warmth for longer, or the ring will show.'
-      : 'For an even bar wrap it warm, or put it in the cold: one or the other.'
-    : '',
-)
+/** What to do about it: of a batter that is left to itself only where warmth or cold would decide it. */
+const advice = computed(() => {
+  const { forecast, otherwise } = after.value
+  if (forecast.verdict !== 'may-ring') return ''
+  if (gel === 'force') return 'More warmth for longer, or the ring will show.'
+  if (otherwise?.force.verdict === 'gels')
+    return `Wrapped warm its middle would reach about ${say.value.temperature(otherwise.force.peak.usual)} and gel through; ${otherwise.prevent.verdict === 'stays' ? 'in the cold it would not gel at all.' : 'even in the cold it may gel.'}`
+  return otherwise?.prevent.verdict === 'stays' ? 'In the cold it would not gel at all.' : ''
+})
+/** Pots that go another way than the whole: then their gel shows beside each other. */
+const apart = computed(() => {
+  const verdictsOf = new Set(after.value.pots.map(({ forecast }) => forecast.verdict))
+  return verdictsOf.size > 1 ? after.value.pots : []
+})
 const zone = computed(() => workshop.settings.timeZone)
 </script>
 
@@ -28,6 +36,9 @@ const zone = computed(() => workshop.settings.timeZone)
   <section aria-label="After the pour" class="text-[17px]">
     <p>
       <b>{{ verdicts[after.forecast.verdict] }}</b> {{ advice }}
+      <template v-for="pot in apart" :key="pot.name">
+        {{ pot.name }}: {{ inSentence(verdicts[pot.forecast.verdict]) }}
+      </template>
       <span class="figure block text-[15px] text-ink-2"
         >Middle at its warmest about {{ say.temperature(after.forecast.peak.usual) }} ({{
           say.temperature(after.forecast.peak.low)

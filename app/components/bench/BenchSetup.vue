@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { usualSetup } from '#contracts/benchWords'
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
 import { isHard } from '#core/bench/plan/fatSteps'
@@ -8,12 +9,24 @@ import { lyeByPot } from '#core/bench/plan/pots'
 /** What the day and the maker decide: room, scale, thermometer, guard, and the ways that this formula leaves open. */
 const { ctx, plan } = defineProps<{ ctx: PlanContext; plan: Plan; fixed: boolean }>()
 const setup = defineModel<RunSetup>({ required: true })
+const { settings, say } = storeToRefs(useWorkshop())
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
 const ownLye = computed(() => lyeByPot(ctx.document))
 const meltable = computed(
   () =>
     !ctx.scorches && !ownLye.value && ctx.document.fats.some(({ id }) => isHard(ctx.library, id)),
 )
+/** The workshop's vessels that lye may go into, the roomiest enough first, and a jug that nobody weighed. */
+const jugs = computed(() => {
+  const room = plan.vessels.find(({ id }) => id.startsWith('lye-jug'))?.millilitres ?? 0
+  return settings.value.vessels
+    .filter(({ grams, stuff, millilitres }) => grams >= 10 && stuff && millilitres >= room)
+    .sort((a, b) => a.millilitres - b.millilitres)
+    .map(({ name, grams, stuff }) => ({ name, jug: { grams, stuff: stuff! } }))
+})
+const sameJug = (jug: RunSetup['jug']) =>
+  jug.grams === setup.value.jug.grams && jug.stuff === setup.value.jug.stuff
+const chosenJug = computed(() => jugs.value.findIndex(({ jug }) => sameJug(jug)))
 const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
 </script>
 
@@ -24,6 +37,25 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
       <label class="flex items-center justify-between gap-3"
         >Room <TemperatureField v-model="setup.roomC" label="Room temperature" :min="-10" :max="45"
       /></label>
+      <label class="flex items-center justify-between gap-3"
+        >Lye jug
+        <select
+          class="field w-44"
+          :value="chosenJug"
+          @change="
+            setup.jug =
+              jugs[Number(($event.target as HTMLSelectElement).value)]?.jug ?? usualSetup.jug
+          "
+        >
+          <option :value="-1">
+            {{ sameJug(usualSetup.jug) ? 'plastic' : setup.jug.stuff }},
+            {{ say.mass(chosenJug < 0 ? setup.jug.grams : usualSetup.jug.grams) }}
+          </option>
+          <option v-for="(one, index) in jugs" :key="one.name" :value="index">
+            {{ one.name }}, {{ one.jug.stuff }}, {{ say.mass(one.jug.grams) }}
+          </option>
+        </select></label
+      >
       <label class="flex items-center justify-between gap-3"
         >The scale bears
         <NumberField

@@ -105,9 +105,7 @@ function keepTyped() {
       v-if="relevant && !dissolved"
       class="figure mt-3 border-t border-line pt-3 text-[15px] leading-normal text-ink-2"
     >
-      {{ plan.jug.ice > 0 ? 'With the ice in it the' : 'The' }} open jug should reach
-      <b class="text-ink">{{ peakWords }}</b>. If it barely warms, the lye is old: stop and use
-      fresh.
+      {{ jugText(plan.jug, say) }}
     </p>
     <div
       v-if="heat.weakLye && !state.laundry"

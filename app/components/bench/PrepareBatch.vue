@@ -149,10 +149,8 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
       <section class="sheet px-5 py-4">
         <h2 class="mb-2">What to expect</h2>
         <p class="figure">
-          The open lye jug should reach
-          <b>{{ say.temperature(plan.peak.low) }} to {{ say.temperature(plan.peak.high) }}</b
-          >. The batter stays workable for about <b>{{ minutesText(plan.working) }}</b>. Estimates;
-          your own times are better.
+          {{ jugText(plan.jug, say) }} The batter stays workable for about
+          <b>{{ minutesText(plan.working) }}</b>. Estimates; your own times are better.
         </p>
       </section>
     </aside>

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
+import { vesselStuffs, type VesselStuff } from '#contracts/benchWords'
 
 /** The workshop's jugs and cups: what they take and what they weigh empty, so that the bench can subtract them. */
 const workshop = useWorkshop()
 const toasts = useToasts()
-const draft = ref({ name: '', millilitres: null as number | null, grams: null as number | null })
+const none = {
+  name: '',
+  millilitres: null as number | null,
+  grams: null as number | null,
+  stuff: 'plastic' as VesselStuff,
+}
+const draft = ref({ ...none })
 type Vessels = typeof workshop.settings.vessels
 async function keep(change: (now: Vessels) => Vessels) {
   try {
@@ -16,10 +23,10 @@ async function keep(change: (now: Vessels) => Vessels) {
   }
 }
 async function add() {
-  const { name, millilitres, grams } = draft.value
+  const { name, millilitres, grams, stuff } = draft.value
   if (!name.trim() || !millilitres) return
-  const kept = await keep((now) => [...now, { name: name.trim(), millilitres, grams: grams ?? 0 }])
-  if (kept) draft.value = { name: '', millilitres: null, grams: null }
+  const vessel = { name: name.trim(), millilitres, grams: grams ?? 0, stuff }
+  if (await keep((now) => [...now, vessel])) draft.value = { ...none }
 }
 async function remove(index: number) {
   const gone = workshop.settings.vessels[index]!
@@ -43,7 +50,9 @@ async function remove(index: number) {
       >
         <span class="min-w-0">{{ vessel.name }}</span>
         <span class="ml-auto text-ink-2"
-          >{{ litres(vessel.millilitres) }}, {{ workshop.say.mass(vessel.grams) }} empty</span
+          >{{ litres(vessel.millilitres) }}, {{ workshop.say.mass(vessel.grams) }} empty{{
+            vessel.stuff ? `, ${vessel.stuff}` : ''
+          }}</span
         >
         <button
           type="button"
@@ -83,6 +92,9 @@ async function remove(index: number) {
         :min="0"
         :max="50000"
       />
+      <select v-model="draft.stuff" class="field" aria-label="Made of">
+        <option v-for="stuff in vesselStuffs" :key="stuff">{{ stuff }}</option>
+      </select>
       <AppButton @click="add"
         ><Plus :size="15" /><span class="sr-only">Add the vessel</span></AppButton
       >

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import type { LyeRisk } from '#core/risk/lyeRisk'
+import { oddsText } from '#core/risk/oddsText'
+import { superfatToAsk, type LyeRisk } from '#core/risk/lyeRisk'
+import { forCleaning } from '#core/risk/odds'
 import { lyeAges, type LyeAge } from '#core/risk/uncertainty'
 
 /** How sure the superfat is: the hill of what may come out, the chance of lye left over, and what to do about it. */
@@ -11,12 +13,20 @@ const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
 const problem = ref('')
 
-const risks = [0.01, 0.001] as const
+/** What a workshop may put up with, on skin and for cleaning, where it may also not ask. */
+const cleaning = computed(() => forCleaning({ document: document.value }))
+const risks = computed(() => (cleaning.value ? [0.05, 0.01, null] : [0.01, 0.001]))
+const chosen = computed(() =>
+  cleaning.value ? workshop.settings.lyeRiskCleaning : workshop.settings.lyeRisk,
+)
 const saving = ref(false)
 async function setRisk(event: Event) {
+  const value = risks.value[(event.target as HTMLSelectElement).selectedIndex] ?? null
   saving.value = true
   try {
-    await workshop.save({ lyeRisk: Number((event.target as HTMLSelectElement).value) })
+    await workshop.save(
+      cleaning.value ? { lyeRiskCleaning: value } : { lyeRisk: value ?? undefined },
+    )
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -24,13 +34,7 @@ async function setRisk(event: Event) {
     saving.value = false
   }
 }
-/** What to ask for so that the total becomes the smallest that will do, up to the next tenth of a per cent. */
-const needed = computed(() => {
-  if (!risk) return null
-  const { asked, total } = result.value.superfat
-  const wanted = Math.ceil((risk.smallest + (asked - total)) * 1000 - 1e-6) / 1000
-  return Math.max(0, wanted)
-})
+const needed = computed(() => (risk ? superfatToAsk(result.value.superfat, risk.smallest) : null))
 const option = computed(() => {
   if (!risk) return {}
   const { from, width, counts } = risk.histogram
@@ -103,9 +107,9 @@ const option = computed(() => {
             </select>
           </FieldRow>
           <FieldRow says="Lye left over at most in">
-            <select class="field font-normal" :value="workshop.settings.lyeRisk" @change="setRisk">
-              <option v-for="value in risks" :key="value" :value="value">
-                1 batch in {{ say.number(1 / value) }}
+            <select class="field font-normal" @change="setRisk">
+              <option v-for="value in risks" :key="value ?? 0" :selected="value === chosen">
+                {{ value ? `1 batch in ${say.number(1 / value)}` : 'not asked, for cleaning only' }}
               </option>
             </select>
           </FieldRow>
@@ -138,12 +142,13 @@ const option = computed(() => {
           </ul>
         </section>
         <p class="text-sm text-ink-2">
-          {{ say.number(risk.draws) }} batches drawn: each fat with a value from its published
-          range, the lye by its age, every weighing by your scale of
-          {{ scaleText(workshop.settings.scale) }}. A certificate narrows its fat. No smaller odds
-          than 1 in 1,000 are said: the spread of the fats is not known better. It cannot see a
-          wrong jar or a slip of the hand. Old lye never asks for less superfat than fresh lye
-          would.
+          {{ say.number(risk.draws) }} batches drawn: each fat with a value about its usual one, as
+          far to either side as its published range reaches, the fats of one batch partly together;
+          the lye by its age, and where it is stated under 98 % half the time as fresh lye; every
+          weighing by your scale of {{ scaleText(workshop.settings.scale) }}. A certificate narrows
+          its fat. No smaller odds than 1 in 1,000 are said: the spread of the fats is not known
+          better. It cannot see a wrong jar or a slip of the hand. Old lye never asks for less
+          superfat than fresh lye would.
           <NuxtLink to="/explained#how-sure-is-the-superfat-measured-ranges-drawn" class="link"
             >How it is drawn</NuxtLink
           >

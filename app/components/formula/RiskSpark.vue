@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { forCleaning } from '#core/risk/odds'
+import { oddsText } from '#core/risk/oddsText'
 import type { LyeRisk } from '#core/risk/lyeRisk'
 
 /** How the real superfat may come out, as a small hill, and the chance that lye is left over in words. */
@@ -24,7 +26,13 @@ const picture = computed(() => {
     path: `M${x(from)} ${height} ${line} L${x(high)} ${height} Z`,
   }
 })
-const fine = computed(() => (risk?.lyeHeavy ?? 0) <= settings.value.lyeRisk)
+const { document } = useFormulaEditor()
+const most = computed(() =>
+  forCleaning({ document: document.value })
+    ? settings.value.lyeRiskCleaning
+    : settings.value.lyeRisk,
+)
+const fine = computed(() => (risk?.lyeHeavy ?? 0) <= (most.value ?? 1))
 </script>
 
 <template>

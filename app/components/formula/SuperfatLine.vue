@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import type { Figure } from '#core/formula/explain'
-import type { LyeAge } from '#core/risk/uncertainty'
 import { lyeWeighed } from '#core/formula/pot'
 
-const { document, result, weighed, open: lacking, question, put } = useFormulaEditor()
+const {
+  document,
+  result,
+  weighed,
+  open: lacking,
+  question,
+  put,
+  risk,
+  drawing,
+  lyeAge: age,
+} = useFormulaEditor()
 const { say } = storeToRefs(useWorkshop())
 const why = defineModel<Figure | null>('why', { required: true })
-const { settings } = storeToRefs(useWorkshop())
-const age = ref<LyeAge>(settings.value.lyeTin.open === 'longer' ? 'old' : 'fresh')
-const { risk, drawing } = useLyeRisk(document, result, age)
 const showing = ref(false)
 /** The superfat of what the scale can weigh: milk fat, dispersing oil and lye rounded down all raise it. */
 const real = computed(() => weighed.value.superfat)

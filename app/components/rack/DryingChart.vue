@@ -1,23 +1,28 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { dryingCurve } from '#core/rack/drying'
-import { dryingOf, weighInsOf } from '#core/rack/facts'
-import { randomSource } from '#core/statistics/randomSource'
+import { weighInsOf } from '#core/rack/facts'
 import { addDays, daysBetween } from '#core/units/days'
 import { mean } from '#core/statistics/sum'
 
 /** How the bars of a batch dry: what was weighed, the fitted curve with its band, today, and the day they are dry. */
 const { batch } = defineProps<{ batch: Batch }>()
 const workshop = useWorkshop()
-const { say, today, humidity } = storeToRefs(workshop)
+const { say, today } = storeToRefs(workshop)
 const pouredOn = computed(() => batch.facts.pouredOn!)
 const facts = computed(() => batch.facts.drying!)
-const drying = computed(() => dryingOf(batch, humidity.value)!)
 const now = computed(() => daysBetween(pouredOn.value, today.value))
 const dry = computed(() => daysBetween(pouredOn.value, facts.value.dryOn))
-const until = computed(() =>
-  Math.max(14, now.value + 3, Math.min(daysBetween(pouredOn.value, facts.value.to), 400) + 4),
-)
+const dryFrom = computed(() => daysBetween(pouredOn.value, facts.value.from))
+const dryTo = computed(() => daysBetween(pouredOn.value, facts.value.to))
+/** Whether the day of being dry is known well enough to be a line; a band until then. */
+const sure = computed(() => facts.value.levelled && dryTo.value - dryFrom.value <= 14)
+/** The curve as it was worked out, level from there to today where that is later. */
+const curve = computed(() => {
+  const points = facts.value.curve ?? []
+  const last = points.at(-1)
+  return last && last.day < now.value + 3 ? [...points, { ...last, day: now.value + 3 }] : points
+})
+const until = computed(() => curve.value.at(-1)?.day ?? 14)
 /** Each weigh-in as the mean of its bars. */
 const means = computed(() => {
   const byDay = new Map<number, number[]>()
@@ -39,9 +44,11 @@ const labelSides = computed(() => {
   return dry.value < now.value ? { dry: early, today: late } : { dry: late, today: early }
 })
 const option = computed(() => {
-  const curve = dryingCurve(drying.value, randomSource(1), until.value)
   const line = { type: 'line', showSymbol: false, animation: false, silent: true }
-  const all = [...curve.flatMap(({ low, high }) => [low, high]), ...means.value.map(([, y]) => y!)]
+  const all = [
+    ...curve.value.flatMap(({ low, high }) => [low, high]),
+    ...means.value.map(([, y]) => y!),
+  ]
   const shown = (grams: number) => say.value.amount(grams)
   const label = (day: number) => dayText(addDays(pouredOn.value, Math.round(day)))
   return {
@@ -78,20 +85,33 @@ const option = computed(() => {
       {
         ...line,
         stack: 'band',
-        data: curve.map(({ day, low }) => [day, low]),
+        data: curve.value.map(({ day, low }) => [day, low]),
         lineStyle: { opacity: 0 },
       },
       {
         ...line,
         stack: 'band',
-        data: curve.map(({ day, low, high }) => [day, high - low]),
+        data: curve.value.map(({ day, low, high }) => [day, high - low]),
         lineStyle: { opacity: 0 },
         areaStyle: { color: '#2a6d4e', opacity: 0.2 },
       },
       {
         ...line,
-        data: curve.map(({ day, at }) => [day, at]),
+        data: curve.value.map(({ day, at }) => [day, at]),
         lineStyle: { color: green, width: 2 },
+        markArea: sure.value
+          ? undefined
+          : {
+              silent: true,
+              itemStyle: { color: green, opacity: 0.09 },
+              label: { color: green, fontWeight: 'bold', position: 'insideTop', distance: 4 },
+              data: [
+                [
+                  { name: 'dry in here', xAxis: Math.max(0, dryFrom.value) },
+                  { xAxis: Math.min(dryTo.value, until.value) },
+                ],
+              ],
+            },
         markLine: {
           symbol: 'none',
           silent: true,
@@ -106,7 +126,7 @@ const option = computed(() => {
               },
               lineStyle: { color: '#182022', type: 'dotted' },
             },
-            ...(dry.value > 0 && dry.value <= until.value
+            ...(sure.value && dry.value > 0 && dry.value <= until.value
               ? [
                   {
                     xAxis: dry.value,
@@ -136,7 +156,7 @@ const option = computed(() => {
 })
 const says = computed(
   () =>
-    `Mass of the marked bars over time, their mean: ${say.value.mass(drying.value.marked)} at the pour, ${means.value.length} weigh-ins, dry ${dayText(facts.value.dryOn, { today: today.value })}, between ${dayText(facts.value.from)} and ${dayText(facts.value.to)}.`,
+    `Mass of the marked bars over time, their mean: ${say.value.mass(facts.value.grams)} at the pour, ${say.value.count(means.value.length, 'weigh-in', 'weigh-ins')}, dry ${dryText(facts.value, today.value)}.`,
 )
 </script>
 

@@ -25,7 +25,7 @@ const drawn = (item: OnPlank) => Math.min(most, item.standing.bars)
 /** Bars are drawn as high as they have mass left, so that drying can be seen. */
 const height = (item: OnPlank) => {
   const { drying } = item.batch.facts
-  return Math.round(54 * (drying ? leftAfter(drying, item.standing.day) : 1))
+  return Math.round(54 * (drying ? leftAfter(drying.shape, item.standing.day) : 1))
 }
 const flagColour = (flag: string) => {
   if (flag === 'ready') return 'bg-ok'

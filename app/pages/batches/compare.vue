@@ -60,7 +60,7 @@ function factRows(batch: Batch): [string, string][] {
   return [
     ['Cut', days(facts.cutOn)],
     ['Usable', usableText(batch)],
-    ['Loses in all', facts.drying ? say.value.percent(facts.drying.loss) : '–'],
+    ['Loses in all', facts.drying ? say.value.percent(facts.drying.shape.loss) : '–'],
     ['Dry by weight', days(facts.drying?.dryOn)],
     ['Long dried, label', facts.drying ? labelText(facts.drying, say.value) : '–'],
     [
@@ -135,7 +135,7 @@ const option = computed(() => {
       name: `batch ${batch.number}`,
       showSymbol: false,
       animation: false,
-      data: Array.from({ length: until + 1 }, (_, day) => [day, leftAfter(drying, day) * 100]),
+      data: Array.from({ length: until + 1 }, (_, day) => [day, leftAfter(drying.shape, day) * 100]),
       lineStyle: {
         width: 2.5,
         type: place ? 'dashed' : 'solid',
@@ -149,7 +149,7 @@ const option = computed(() => {
 })
 const says = computed(
   () =>
-    `Share of the mass that is left: ${say.value.list(curves.value.map(({ batch, drying }) => `batch ${batch.number} ${say.value.percent(leftAfter(drying, 28), 1)} after four weeks`))}.`,
+    `Share of the mass that is left: ${say.value.list(curves.value.map(({ batch, drying }) => `batch ${batch.number} ${say.value.percent(leftAfter(drying.shape, 28), 1)} after four weeks`))}.`,
 )
 </script>
 

@@ -1,6 +1,7 @@
-import { jugCapacity, usualJugHeat, type LyeJug } from '../../heat/dissolving'
+import { heatTakenBy, jugCapacity, type LyeJug } from '../../heat/dissolving'
 import { perMinuteOf } from '../../heat/cooling'
 import { lyeDensity } from '../../formula/volume'
+import type { RunSetup } from '#contracts/run'
 import type { FormulaResult } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
 import type { PlanContext } from './context'
@@ -14,7 +15,11 @@ const freezerC = -18
  * What meets in a lye jug, for its heat: everything that is in it when the lye goes in. What is stirred into cooled lye comes
  * later and does not count.
  */
-export function jugHeatOf(document: FormulaDocument, result: FormulaResult, roomC: number): LyeJug {
+export function jugHeatOf(
+  document: FormulaDocument,
+  result: FormulaResult,
+  { roomC, jug }: Pick<RunSetup, 'roomC' | 'jug'>,
+): LyeJug {
   const { lye, water } = result
   const inJug = result.liquids.filter(
     ({ moment, way }) => moment === 'lye' && way !== 'into-cooled-lye',
@@ -32,15 +37,15 @@ export function jugHeatOf(document: FormulaDocument, result: FormulaResult, room
     other: sumOf(inJug, ({ grams, waterGrams }) => grams - waterGrams),
     roomC,
     iceC: freezerC,
-    jugHeat: usualJugHeat,
+    jugHeat: heatTakenBy(jug),
   }
 }
 
 /** The one lye jug of a plan, or the largest of several. */
 export function lyeJugOf({ document, onScale, pots, setup }: PlanContext): LyeJug {
-  if (!lyeByPot(document)) return jugHeatOf(document, onScale.result, setup.roomC)
+  if (!lyeByPot(document)) return jugHeatOf(document, onScale.result, setup)
   const [largest] = [...pots].sort((a, b) => b.result.lye.naoh - a.result.lye.naoh)
-  return jugHeatOf(largest!.document, largest!.result, setup.roomC)
+  return jugHeatOf(largest!.document, largest!.result, setup)
 }
 
 /** J/gK and g/ml of fats when melted. */

@@ -35,7 +35,7 @@ export const stepKinds: Record<StepKind, StepKindWords> = {
     view: 'heat',
     normal: {
       normal: 'Cloudy, steaming, then clear. It climbs fast.',
-      not: 'Grit that stays, or a jug that barely warms.',
+      not: 'Grit that stays, or a jug far from the heat that is foretold.',
     },
     voice: 'Press P: the lye goes into the water. Watch the jug climb. When it has peaked, Space.',
   },

@@ -12,6 +12,10 @@ import type { RunState } from './run'
 
 export interface AfterPlan {
   forecast: GelForecast
+  /** The same of each pot where there are several: each has its own water and scent. */
+  pots: { name: string; forecast: GelForecast }[]
+  /** Left to itself: what warmth or cold would make of it. Null where the formula has decided. */
+  otherwise: Record<'force' | 'prevent', GelForecast> | null
   after: AfterPour
   checks: Check[]
 }
@@ -50,7 +54,9 @@ export function afterPlanOf(
   stage: BatterStage | null = null,
 ): AfterPlan {
   const mixC = mixingC(document, result)
-  const forecast = gelForecast(document, result, mixC + beforePour)
+  const gelOf = (of: FormulaResult, gel = document.method.gel) =>
+    gelForecast({ ...document, method: { ...document.method, gel } }, of, mixC + beforePour)
+  const forecast = gelOf(result)
   const firm = traitsOf(result, library).firmAtCut
   const after = afterPour(document, result, library, forecast, { firm, mixC, stage })
   const at = (hours: number) => new Date(Date.parse(pouredAt) + hours * 3_600_000).toISOString()
@@ -58,6 +64,11 @@ export function afterPlanOf(
     hours === null || to === null ? [] : [{ kind, from: at(hours), to: at(to) }]
   return {
     forecast,
+    pots: result.parts.map((part) => ({ name: part.name, forecast: gelOf(part.result) })),
+    otherwise:
+      document.method.gel === 'leave'
+        ? { force: gelOf(result, 'force'), prevent: gelOf(result, 'prevent') }
+        : null,
     after,
     checks: [
       ...moment('peek', after.peek),

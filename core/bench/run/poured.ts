@@ -1,10 +1,12 @@
 import type { BatchEvent } from '#contracts/batch'
+import type { Forecast } from '#contracts/batchEvents'
 import type { Frozen } from '#contracts/result'
 import type { Run, RunEvent } from '#contracts/run'
 import { formatter } from '../../units/formatter'
 import { asWeighed } from './asWeighed'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
+import { foretoldAtBench } from './foretold'
 import { contextOf, planFor } from '../plan/plan'
 import { runOf, wateredIn, weightsOf } from './run'
 import { sum } from '../../statistics/sum'
@@ -12,13 +14,13 @@ import { roundTo } from '../../statistics/roundTo'
 
 /**
  * What a finished run makes of its batch: poured on its day, as it is by the weights, with the checks that follow from when it
- * was poured and how warm. Null while the run has not ended.
+ * was poured and how warm; and what the bench had foretold of it. Null while the run has not ended.
  */
 export function pouredBy(
   frozen: Frozen,
   run: Pick<Run, 'setup' | 'scale' | 'startedAt'>,
   events: RunEvent[],
-): Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'> | null {
+): { poured: Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'>; forecasts: Forecast[] } | null {
   const ctx = contextOf(frozen, run.setup, run.scale, formatter({ scale: run.scale }))
   const plan = planFor(ctx)
   const state = runOf(plan, run.startedAt, events)
@@ -26,8 +28,8 @@ export function pouredBy(
   const minutes = state.poured.at(-1)?.minutes ?? state.finished.minutes
   const combined = state.combined[0]?.minutes
   const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
-  return {
-    kind: 'poured',
+  const poured = {
+    kind: 'poured' as const,
     day: state.finished.day,
     made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
     ...(state.laundry ? { laundry: true } : {}),
@@ -41,4 +43,5 @@ export function pouredBy(
       blenderSeconds: Math.round(sum(Object.values(state.blended))),
     },
   }
+  return { poured, forecasts: foretoldAtBench(ctx, plan, state, pouredAt) }
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { oddsText } from '#core/risk/oddsText'
 import { thumbnailOf } from '#core/formula/thumbnail'
 import { changesBetween } from '#core/versions/changes'
 import type { MergePlace, Side } from '#core/versions/merge'

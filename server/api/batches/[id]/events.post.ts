@@ -20,7 +20,8 @@ export default route(
       const { at: _, ...event } = before
       return JSON.stringify(event) === JSON.stringify(body) ? batch : taken()
     }
-    const says = whyNot(batch, body, dayIn(getWorkshop(db).timeZone, new Date(now)))
+    const workshop = getWorkshop(db)
+    const says = whyNot(batch, body, dayIn(workshop.timeZone, new Date(now)), workshop)
     if (says) refuse(422, says, body.kind === 'undone' ? 'event' : 'day')
     try {
       addEvents(db, id, [{ ...body, at: now }], 'later')
