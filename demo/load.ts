@@ -7,7 +7,7 @@ import type { Frozen } from '#contracts/result'
 import { thumbnailOf } from '#core/formula/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
-import { factsOf, forecastToKeep } from '#core/rack/facts'
+import { factsOf, forecastToKeep, type DryingRoom } from '#core/rack/facts'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvents, makeBatch } from '../server/db/batches'
 import { backup } from '../server/backup/archive'
@@ -23,7 +23,7 @@ import { keepVersion } from '../server/db/versions'
 import { hashOf, newSecret } from '../server/lan/pairing'
 import { photosOf } from '../server/db/files'
 import { keepPhoto } from '../server/db/photos'
-import { logRoom } from '../server/db/room'
+import { dryingRoom, logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
 import { standInRoom } from '../server/devices/standInRoom'
 import { sentenceOfTrouble } from '../server/db/troubles'
@@ -73,6 +73,7 @@ function photograph(db: Db, batchId: string, bytes: Buffer, day: string): string
 
 function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): void {
   const back = (days: number) => addDays(today, -days)
+  const room = dryingRoom(db)
   for (const told of demoBatches) {
     const { document } = demoFormulas.find((formula) => formula.document.name === told.formula)!
     const frozen = freeze(document, library)
@@ -118,7 +119,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
     } else if (poured !== undefined)
       happened(idAt(back(poured), 10), { kind: 'poured', day: back(poured) }, poured, 10)
     if (poured !== undefined) {
-      const life = lifeOnRack(told, frozen, back(poured), today, number)
+      const life = lifeOnRack(told, frozen, back(poured), today, room, number)
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
@@ -160,18 +161,20 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         left.ago,
         13,
       )
-    addEvents(db, id, [...events, ...foretold({ bars: told.bars, frozen, events })])
+    addEvents(db, id, [...events, ...foretold({ bars: told.bars, frozen, events }, room)])
   }
 }
 
 /** Weigh-ins after which the demo has a forecast kept: the one that dates are judged by, and the last. */
 const judgedBy = 3
 /** What Mantle would have foretold at the cut, the third weigh-in and the last one. */
-function foretold(batch: { bars: number; frozen: Frozen; events: ToldBatchEvent[] }) {
+function foretold(
+  batch: { bars: number; frozen: Frozen; events: ToldBatchEvent[] },
+  room: DryingRoom,
+) {
   const events = [...batch.events].sort((a, b) => a.at.localeCompare(b.at))
   const weighed = events.filter(({ kind }) => kind === 'weighed')
   const cut = events.find(({ kind }) => kind === 'cut')
-  const room = { humidity: demoWorkshop.rack.humidity, days: [] }
   return [cut, weighed[judgedBy - 1], weighed.at(-1)].flatMap((last): ToldBatchEvent[] => {
     if (!last) return []
     const until = events.slice(0, events.indexOf(last) + 1)

@@ -1,11 +1,13 @@
 import { batchEventSchema, type BatchEvent, type NewBatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import { dryingPrior } from '#core/rack/drying'
+import { dryingClock } from '#core/rack/dryingClock'
 import { leftAfter } from '#core/rack/dryingModel'
+import type { DryingRoom } from '#core/rack/facts'
 import { randomSource } from '#core/statistics/randomSource'
 import { addDays, type Day } from '#core/units/days'
 import type { DemoBatch } from './batches'
-import { demoPlaces, demoWorkshop } from './workshop'
+import { demoPlaces } from './workshop'
 import { sumOf } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
 
@@ -31,6 +33,7 @@ const weighDays = (cut: number) => [
 /**
  * What happened to a batch between the knife and its last bar: cut and weighed, tested, turned, sold. Days count from the pour;
  * the bars dry as their water and size say, each batch a little faster or slower.
+ * @param room as it was logged: damp weeks dry less
  * @param seed the same for the same batch
  */
 export function lifeOnRack(
@@ -38,6 +41,7 @@ export function lifeOnRack(
   frozen: Frozen,
   pouredOn: Day,
   today: Day,
+  room: DryingRoom,
   seed: number,
 ): (NewBatchEvent & { day: Day })[] {
   if (told.poured === undefined || told.cut === undefined) return []
@@ -48,7 +52,8 @@ export function lifeOnRack(
   const { trim = 0 } = told
   const each = (result.batter * (1 - trim - 0.015)) / told.bars
   const grams = roundTo(each, 1)
-  const prior = dryingPrior(result.water.content / result.batter, each, demoWorkshop.rack.humidity)
+  const prior = dryingPrior(result.water.content / result.batter, each, room.humidity)
+  const clock = dryingClock(pouredOn, room.days, room.humidity)
   const truth = {
     loss: Math.max(0.03, prior.loss + random.normal() * prior.lossSd),
     halfDays: prior.halfDays * Math.exp(random.normal() * 0.2),
@@ -89,7 +94,11 @@ export function lifeOnRack(
       bars: marked.map(({ bar, grams: fresh }) => ({
         bar,
         grams: Number(
-          (fresh * leftAfter(truth, after) - shaved(after) + random.normal() * 0.15).toFixed(1),
+          (
+            fresh * leftAfter(truth, clock.timeAt(after)) -
+            shaved(after) +
+            random.normal() * 0.15
+          ).toFixed(1),
         ),
       })),
     })

@@ -98,7 +98,7 @@ function jobWords(one: Due, batch: BatchSummary) {
         ? `, label them ${labelText(batch.facts.drying, workshop.say)}`
         : ''
       return {
-        says: `${batch.name} is ready ${one.on === today.value ? 'today' : dayText(one.on, { weekday: true })}`,
+        says: `${batch.name} is ready ${one.on === today.value ? 'today' : `${by === 'weight' ? 'about ' : ''}${dayText(one.on, { weekday: true })}`}`,
         because: `${name}, ${bars} bars${label}; ${by === 'weight' ? 'dry by weight' : `${batch.cure.days} days by the calendar`}`,
       }
     }

@@ -51,7 +51,7 @@ function says({ batch, standing }: OnPlank): string {
   if (!standing.cutOn)
     return standing.day === 0 ? 'poured today' : `in the mould, day ${standing.day}`
   if (standing.stage === 'last-weeks')
-    return `ready ${dayText(standing.readyOn!, { today: today.value })}`
+    return `ready ${standing.by === 'weight' ? 'about ' : ''}${dayText(standing.readyOn!, { today: today.value })}`
   const lost = Math.max(0, lastWeighed(batch.facts)?.lost ?? 0)
   return `day ${standing.day}${lost ? ` · −${workshop.say.percent(lost, 1)}` : ` of ${batch.cure.days}`}`
 }

@@ -1,6 +1,7 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
 import { labelGrams } from '#core/rack/dryingModel'
 import type { Due } from '#core/rack/due'
+import type { Standing } from '#core/rack/standing'
 import type { Formatter } from '#core/units/formatter'
 import { daysBetween } from '#core/units/days'
 
@@ -41,6 +42,14 @@ export function dryText({ dryOn, from, to, levelled }: DryingFacts, today: strin
     ? `${dayText(dryOn, { today })} ± ${half} d`
     : spanText(from, to, today, !levelled)
 }
+
+/** The day a batch is ready; where weight decides and is not known to the day, as coarsely as it is. */
+export const readyText = (
+  { facts }: Pick<BatchSummary, 'facts'>,
+  { readyOn, by }: Standing,
+  today: string,
+): string =>
+  by === 'weight' && facts.drying ? dryText(facts.drying, today) : dayText(readyOn!, { today })
 
 /** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
 export const labelText = ({ netGrams }: DryingFacts, say: Formatter): string =>

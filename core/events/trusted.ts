@@ -3,14 +3,14 @@ import { notPoured, type EventKind } from './kind'
 
 /** The maker trusts the weights and does not test. */
 export const trusted: EventKind<'trusted'> = {
-  whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning }, limits }) =>
+  whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning, laundry }, limits }) =>
     pouredOn
       ? whyNotTrusted(
           pouredOn,
           day,
           usable,
           lyeHeavy,
-          cleaning ? limits.lyeRiskCleaning : limits.lyeRisk,
+          cleaning || laundry ? limits.lyeRiskCleaning : limits.lyeRisk,
         )
       : notPoured,
   says: () => 'Not tested: the weights are trusted',

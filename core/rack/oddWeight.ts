@@ -3,17 +3,20 @@ import type { Formatter } from '../units/formatter'
 import { daysBetween, type Day } from '../units/days'
 import { leftAfter, weighNoise } from './dryingModel'
 
-/** Share by which a reading may stray from what is to be expected before it is asked about. */
-const strays = 0.08
+/** Share by which a first reading may stray from what is to be expected before it is asked about. */
+const firstStrays = 0.2
 /** Share that a bar may seem to gain: a damp week, a draught on the scale. */
 const gains = 0.004
+/** How many times the loss to be expected, and what share beside it, a bar may lose before it is asked about. */
+const losesTimes = 2
+const losesMore = 0.012
 
 /**
- * What is odd about a weight, as a question; null when it is as it should be. Odd weights are asked about, never refused and
- * never dropped: bars do take up water in a damp week.
+ * What is odd about a weight, as a question; null when it is as it should be: a slip of the hand goes both ways. Odd weights are
+ * asked about, never refused and never dropped: bars do take up water in a damp week.
  */
 export function oddWeight(
-  { drying, weighed, pouredOn }: BatchFacts,
+  { drying, weighed, weighedOn, pouredOn }: BatchFacts,
   bar: number,
   grams: number,
   day: Day,
@@ -23,11 +26,15 @@ export function oddWeight(
   if (last && grams > last.grams * (1 + gains) + 2 * weighNoise)
     return `Heavier than last time (${say.mass(last.grams)}). Is it the right bar?`
   if (!drying || !pouredOn) return null
-  const expected = last
-    ? last.grams
-    : drying.grams * leftAfter(drying.shape, daysBetween(pouredOn, day))
-  if (Math.abs(grams / expected - 1) <= (last ? 1.5 : 2.5) * strays) return null
-  return last
-    ? `Far from last time (${say.mass(last.grams)}).`
-    : `About ${say.mass(expected)} was to be expected.`
+  const left = (on: Day) => leftAfter(drying.shape, daysBetween(pouredOn, on))
+  if (!last || !weighedOn) {
+    const expected = drying.grams * left(day)
+    return Math.abs(grams / expected - 1) > firstStrays
+      ? `About ${say.mass(expected)} was to be expected.`
+      : null
+  }
+  const toLose = Math.max(0, 1 - left(day) / left(weighedOn))
+  return grams < last.grams * (1 - losesTimes * toLose - losesMore) - 2 * weighNoise
+    ? `Much lighter than last time (${say.mass(last.grams)}): about ${say.mass(last.grams * (1 - toLose))} was to be expected. Is it the right bar?`
+    : null
 }

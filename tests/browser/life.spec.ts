@@ -186,7 +186,7 @@ test('weigh-ins come from a spreadsheet, row by row, and nothing odd slips in', 
   })
   const rows = dialog.getByRole('list', { name: 'What the table says' }).getByRole('listitem')
   await expect(rows.nth(0)).toContainText('joins')
-  await expect(rows.nth(1)).toContainText('Far from last time')
+  await expect(rows.nth(1)).toContainText('Much lighter than last time')
   await expect(rows.nth(2)).toContainText('No batch 99 is on the rack.')
   await expect(rows.nth(3)).toContainText('Not a day')
   await dialog.getByRole('button', { name: 'Take 1 weight' }).click()
@@ -257,7 +257,7 @@ test('bars tried in use speak up in their formula; two batches are compared; hel
   for (const part of [
     'Why so soft?',
     'Superfat: 6 %',
-    'Lye and oils met at: 35 °C',
+    'Lye and oils met at: 34 °C, 34 °C, planned 35 °C, 35 °C',
     'Olive oil: 43 %',
   ])
     expect(text).toContain(part)
@@ -269,7 +269,7 @@ test('what is promised says by when to pour, and what is late that it is too lat
   page,
 }) => {
   await page.goto('/')
-  await expect(page.getByText('23 will be there. Pour 37 by 15 Jan 2027.')).toBeVisible()
+  await expect(page.getByText(/^23 will be there\. Pour 37 by \d+ Jan 2027\.$/)).toBeVisible()
   await expect(page.getByRole('list', { name: 'The workshop at a glance' })).toBeVisible()
   await expect(page.getByRole('img', { name: /^Bars that get ready, by week/ })).toBeVisible()
   await page.getByRole('button', { name: 'Add a date' }).click()

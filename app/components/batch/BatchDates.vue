@@ -4,13 +4,23 @@ import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { testOn } from '#core/rack/usable'
+import { oddsText } from '#core/risk/oddsText'
 import { addDays } from '#core/units/days'
 
 /** Usable, for sale, at its best: three questions, each with its own date and what it rests on. */
 const { batch } = defineProps<{ batch: Batch }>()
-const { today, say } = storeToRefs(useWorkshop())
+const { today, say, settings } = storeToRefs(useWorkshop())
 const standing = computed(() => standingOf(batch, today.value))
 const on = (day: string) => dayText(day, { today: today.value })
+
+/** Where lye is left over more often than the workshop puts up with, how often. */
+const odds = computed(() => {
+  const { lyeHeavy, cleaning, laundry } = batch.facts
+  const most = cleaning || laundry ? settings.value.lyeRiskCleaning : settings.value.lyeRisk
+  return lyeHeavy !== null && most !== null && lyeHeavy > most
+    ? `By the spread of its fats, lye is left over in ${oddsText(lyeHeavy, say.value)} such batches.`
+    : ''
+})
 
 interface Answer {
   asks: string
@@ -27,7 +37,9 @@ const usable = computed((): Answer => {
       return {
         asks,
         says: 'not known',
-        because: `Test with a strip from ${on(again!)}, or say that you trust the weights.`,
+        because: odds.value
+          ? `${odds.value} Test with a strip from ${on(again!)}.`
+          : `Test with a strip from ${on(again!)}, or say that you trust the weights.`,
       }
     case 'usable':
       return { asks, says: `since ${on(is.since!)}`, because: `Strip ${is.ph}: 8 to 10 is soap.` }
@@ -72,7 +84,12 @@ const best = computed((): Answer => {
   const { readyOn, by } = standing.value
   return {
     asks: 'At its best',
-    says: `${readyOn! <= today.value ? 'since' : 'from'} ${on(readyOn!)}`,
+    says:
+      readyOn! <= today.value
+        ? `since ${on(readyOn!)}`
+        : by === 'weight'
+          ? readyText(batch, standing.value, today.value)
+          : `from ${on(readyOn!)}`,
     because:
       by === 'weight'
         ? 'Dry by weight, the later of the two clocks.'

@@ -12,12 +12,15 @@ const words = computed(() => {
   if (stage === 'left')
     return `${standing.spoiled ? 'Thrown away' : 'All gone'}${standing.leftOn ? `, ${dayText(standing.leftOn, { today: today.value })}` : ''}`
   if (stage === 'planned') return 'Planned, not poured yet'
-  const ready = dayText(readyOn!, { today: today.value })
-  if (stage === 'ready') return `Ready since ${ready}, day ${day}`
+  if (stage === 'ready')
+    return `Ready since ${dayText(readyOn!, { today: today.value })}, day ${day}`
   const where = cutOn
     ? `day ${day} of ${batch.cure.days}`
     : `in the mould, ${day === 0 ? 'poured today' : `day ${day}`}`
-  return `${where}, ready ${ready} (${distanceText(daysBetween(today.value, readyOn!))})`
+  const ready = readyText(batch, standing, today.value)
+  return standing.by === 'weight'
+    ? `${where}, ready by weight ${ready}`
+    : `${where}, ready ${ready} (${distanceText(daysBetween(today.value, readyOn!))})`
 })
 </script>
 

@@ -108,7 +108,12 @@ const option = computed(() => {
           </FieldRow>
           <FieldRow says="Lye left over at most in">
             <select class="field font-normal" @change="setRisk">
-              <option v-for="value in risks" :key="value ?? 0" :selected="value === chosen">
+              <option
+                v-for="value in risks"
+                :key="value ?? 0"
+                :value="value ?? 0"
+                :selected="value === chosen"
+              >
                 {{ value ? `1 batch in ${say.number(1 / value)}` : 'not asked, for cleaning only' }}
               </option>
             </select>

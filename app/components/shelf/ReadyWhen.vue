@@ -22,7 +22,7 @@ const lanes = computed(() =>
         batch,
         readyOn,
         part: Math.min(1, Math.max(0.012, days / span)),
-        beyond: days > span,
+        says: `${days > span ? 'not before' : by === 'weight' ? 'about' : ''} ${dayText(readyOn, { today: today.value })}`,
         band: by === 'weight' ? bandOf(batch.facts.drying!) : null,
       }
     }),
@@ -86,7 +86,7 @@ const marks = computed(() =>
         >
           <span class="rounded-[2px] px-1" :class="lane.part < 0.55 ? '' : 'bg-sheet'"
             ><b class="font-semibold">{{ lane.batch.name }} {{ lane.batch.number }}</b>
-            {{ lane.beyond ? 'not before' : '' }} {{ dayText(lane.readyOn, { today }) }}</span
+            {{ lane.says }}</span
           >
         </NuxtLink>
       </li>

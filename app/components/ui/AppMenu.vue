@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { EllipsisVertical } from '@lucide/vue'
+import type { VNode } from 'vue'
 
 export interface MenuEntry {
   says: string
@@ -10,6 +11,12 @@ export interface MenuEntry {
 
 /** What can be done with one thing, behind three dots. */
 defineProps<{ label: string; entries: MenuEntry[] }>()
+/** Where there is no room below and some above, it opens upwards. */
+const upwards = ref(false)
+function place({ el }: VNode) {
+  const { bottom, top, height } = (el as HTMLElement).getBoundingClientRect()
+  upwards.value = bottom > window.innerHeight && top > height
+}
 </script>
 
 <template>
@@ -20,7 +27,12 @@ defineProps<{ label: string; entries: MenuEntry[] }>()
     >
       <slot><EllipsisVertical :size="16" /></slot>
     </MenuButton>
-    <MenuItems class="menu-panel absolute right-0 mt-1 min-w-52 text-[#182022]">
+    <MenuItems
+      class="menu-panel absolute right-0 min-w-52 text-[#182022]"
+      :class="upwards ? 'bottom-full mb-1' : 'mt-1'"
+      @vue:before-mount="upwards = false"
+      @vue:mounted="place"
+    >
       <MenuItem v-for="entry in entries" :key="entry.says" v-slot="{ active }" as="template">
         <button
           type="button"

@@ -135,7 +135,10 @@ const option = computed(() => {
       name: `batch ${batch.number}`,
       showSymbol: false,
       animation: false,
-      data: Array.from({ length: until + 1 }, (_, day) => [day, leftAfter(drying.shape, day) * 100]),
+      data: Array.from({ length: until + 1 }, (_, day) => [
+        day,
+        leftAfter(drying.shape, day) * 100,
+      ]),
       lineStyle: {
         width: 2.5,
         type: place ? 'dashed' : 'solid',
