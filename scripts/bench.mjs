@@ -14,6 +14,8 @@ const env = { ...process.env, MANTLE_CHROMIUM: chromium }
 const study = (name) => [process.execPath, '--import', 'tsx', `tests/bench/${name}.ts`]
 const studies = {
   core: ['Core', study('core')],
+  jug: ['Lye jug', study('jug')],
+  risk: ['Lye risk', study('risk')],
   cooling: ['Cooling', study('cooling')],
   drying: ['Drying', study('drying')],
   many: ['Many batches', study('many')],

@@ -1,7 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { describe, expect, it } from 'vitest'
 import { fattyAcidFraction, triglycerideMass } from '../chemistry/fattyAcids'
-import { naohPerGramOfAcid } from '../chemistry/acids'
 import { library } from '../materials/library'
 import { blankFormula } from './blank'
 import { computeFormula } from './compute'
@@ -91,16 +90,6 @@ describe('the worked examples', () => {
     expect(lye.naoh).toBeCloseTo(122.882, 3)
     expect(lye.koh).toBeCloseTo(21.281, 3)
     expect(water.weighed).toBeCloseTo(312.476, 3)
-  })
-
-  it.each([
-    ['citric-anhydrous', 0.62455],
-    ['citric-monohydrate', 0.57101],
-    ['lactic', 0.44403],
-    ['ascorbic', 0.2271],
-    ['acetic', 0.66604],
-  ] as const)('%s takes its NaOH per gram', (acid, grams) => {
-    expect(naohPerGramOfAcid(acid)).toBeCloseTo(grams, 4)
   })
 })
 

@@ -36,7 +36,7 @@ export const usualPrior = (roomC: number): CoolingPrior => ({
   roomC,
   roomSd: 1,
   lnKSd: 0.4,
-  powerSd: 0.14,
+  powerSd: 0.13,
   noiseC: 0.3,
 })
 
@@ -53,7 +53,7 @@ export interface Curve {
 /** K from the room at which k is told. */
 const toldAt = 20
 /** q in still air, with a little steam. */
-const usualPower = 0.15
+const usualPower = 0.16
 /** Below this a power is none. */
 const flat = 1e-4
 
@@ -111,7 +111,7 @@ export interface CoolingFit {
 }
 
 /** How far the pace strays for what is still to come: a lid, a draught, a stir. Of its logarithm. */
-const aheadSd = 0.07
+const aheadSd = 0.045
 
 /**
  * Fits the curves of all vessels together: they share the room. The posterior is normal in (start, ln k, q, room); each draw

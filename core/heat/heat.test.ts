@@ -213,7 +213,11 @@ describe('the two vessels', () => {
   })
 
   it('the range holds the moment and narrows with readings', () => {
-    const truths = [curve(84, 0.02), curve(62, 0.015)] as const
+    const still = { power: 0.2 }
+    const truths = [
+      { ...curve(84, 0.02), ...still },
+      { ...curve(62, 0.015), ...still },
+    ] as const
     const noise = randomSource(4)
     const fitFor = (until: number) =>
       fitCooling(

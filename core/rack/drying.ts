@@ -252,8 +252,7 @@ export function fitDrying(
   })
   const netBefore = netOf(unseen, random)
   const fit = levelFitter(days, expected, Math.hypot(batchSd, shareSd))
-  const seen = (point: readonly number[]): Drawn => {
-    const shape = shapeAt(prior, point)!
+  const weighedAs = (shape: DryingShape): Drawn => {
     const marked = fit(shape).ln
     // The batch is what its marked bars are, and a little what the batter said.
     const known = 1 / batchSd ** 2
@@ -270,7 +269,12 @@ export function fitDrying(
     const shape = shapeAt(prior, point)
     return shape ? fit(shape).log : -Infinity
   }
-  const drawn = days.length ? samplePosterior(parameters, fits, random, effort).map(seen) : unseen
+  // One day at the scale says what the bars weigh, and nothing of how they lose: the batter's own figure is not that well known.
+  const shapes =
+    days.length > 1
+      ? samplePosterior(parameters, fits, random, effort).map((point) => shapeAt(prior, point)!)
+      : unseen
+  const drawn = days.length ? shapes.map(weighedAs) : unseen
   const middle = (name: keyof Drawn) => median(drawn.map((one) => one[name]))
   return {
     drawn,
