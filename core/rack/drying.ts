@@ -333,7 +333,7 @@ export function dryingForecast(drying: Drying, random: RandomSource): DryingFore
   const dayOf = (time: number) => Math.round(drying.clock.dayAt(time))
   return {
     dry: { at: dayOf(at), from: dayOf(quantile(days, 0.05)), to: dayOf(quantile(days, 0.95)) },
-    gramsDry: drying.marked * leftAfter(drying.shape, at),
+    gramsDry: median(drawn.map((one) => one.marked * leftAfter(one, at))),
     netGrams: levelled ? net : Math.min(net, netBefore),
     levelled,
   }
