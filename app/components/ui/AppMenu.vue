@@ -20,29 +20,32 @@ function place({ el }: VNode) {
 </script>
 
 <template>
-  <Menu as="div" class="relative">
+  <Menu v-slot="{ open }" as="div" class="relative">
     <MenuButton
       :aria-label="label"
       class="flex size-7 items-center justify-center rounded-sm hover:bg-line-2"
     >
       <slot><EllipsisVertical :size="16" /></slot>
     </MenuButton>
-    <MenuItems
-      class="menu-panel absolute right-0 min-w-52 text-[#182022]"
+    <div
+      v-if="open"
+      class="absolute right-0 z-20"
       :class="upwards ? 'bottom-full mb-1' : 'mt-1'"
       @vue:before-mount="upwards = false"
       @vue:mounted="place"
     >
-      <MenuItem v-for="entry in entries" :key="entry.says" v-slot="{ active }" as="template">
-        <button
-          type="button"
-          class="block w-full rounded-sm px-3 py-2 text-left"
-          :class="[active ? 'bg-line-2' : '', entry.danger ? 'text-stop' : '']"
-          @click="entry.act()"
-        >
-          {{ entry.says }}
-        </button>
-      </MenuItem>
-    </MenuItems>
+      <MenuItems static class="menu-panel min-w-52 text-[#182022]">
+        <MenuItem v-for="entry in entries" :key="entry.says" v-slot="{ active }" as="template">
+          <button
+            type="button"
+            class="block w-full rounded-sm px-3 py-2 text-left"
+            :class="[active ? 'bg-line-2' : '', entry.danger ? 'text-stop' : '']"
+            @click="entry.act()"
+          >
+            {{ entry.says }}
+          </button>
+        </MenuItem>
+      </MenuItems>
+    </div>
   </Menu>
 </template>
