@@ -1,7 +1,7 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { LyeRisk } from '#core/risk/lyeRisk'
-import { forCleaning } from '#core/risk/odds'
+import { forCleaning, mostOdds } from '#core/risk/odds'
 import { uncertaintyOf, type LyeAge } from '#core/risk/uncertainty'
 import { useDebounceFn } from '@vueuse/core'
 import type { Remote } from 'comlink'
@@ -40,9 +40,7 @@ export function useLyeRisk(
   }
   /** What the workshop puts up with for what this soap is for. */
   const most = () =>
-    forCleaning({ document: document.value })
-      ? (workshop.settings.lyeRiskCleaning ?? usualForCleaning)
-      : workshop.settings.lyeRisk
+    mostOdds(workshop.settings, forCleaning({ document: document.value })) ?? usualForCleaning
   const draw = useDebounceFn(async () => {
     try {
       if (!remote) await start()

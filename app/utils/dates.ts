@@ -1,4 +1,5 @@
 import { TZDate } from '@date-fns/tz'
+import { daysBetween } from '#core/units/days'
 
 /*
  * Days and times of day in words. Those of the browser where it speaks English, else British ones: the sentences around them are
@@ -48,7 +49,6 @@ export const whenText = ({ from, to }: { from: string; to: string }, timeZone: s
 /** Days of width from which a span is told by parts of months, and from which by months. */
 const inParts = 14
 const inMonths = 100
-const dayMs = 86_400_000
 
 /** A part of a month: mid-December. */
 function partText(day: string, options: Intl.DateTimeFormatOptions): string {
@@ -62,7 +62,7 @@ function partText(day: string, options: Intl.DateTimeFormatOptions): string {
  * @param coarse at least by parts of months
  */
 export function spanText(from: string, to: string, today: string, coarse = false): string {
-  const width = (Date.parse(to) - Date.parse(from)) / dayMs
+  const width = daysBetween(from, to)
   const otherYear = !today.startsWith(to.slice(0, 4)) && !from.startsWith(to.slice(0, 4))
   const year = otherYear ? 'numeric' : undefined
   if (width <= inParts && !coarse)

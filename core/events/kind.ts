@@ -1,5 +1,6 @@
 import type { BatchEvent, BatchFacts, NewBatchEvent } from '#contracts/batch'
 import type { Place } from '#contracts/workshop'
+import type { RiskLimits } from '../risk/odds'
 import type { Standing } from '../rack/standing'
 import type { Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
@@ -15,7 +16,7 @@ export interface Before {
   /** By the workshop's clock. */
   today: Day
   /** Chance of lye left over that the workshop puts up with. */
-  limits: { lyeRisk: number; lyeRiskCleaning: number | null }
+  limits: RiskLimits
 }
 
 /** What an event's sentence is made with. */

@@ -1,3 +1,4 @@
+import { mostOdds } from '../risk/odds'
 import { whyNotTrusted } from '../rack/usable'
 import { notPoured, type EventKind } from './kind'
 
@@ -5,13 +6,7 @@ import { notPoured, type EventKind } from './kind'
 export const trusted: EventKind<'trusted'> = {
   whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning, laundry }, limits }) =>
     pouredOn
-      ? whyNotTrusted(
-          pouredOn,
-          day,
-          usable,
-          lyeHeavy,
-          cleaning || laundry ? limits.lyeRiskCleaning : limits.lyeRisk,
-        )
+      ? whyNotTrusted(pouredOn, day, usable, lyeHeavy, mostOdds(limits, cleaning || laundry))
       : notPoured,
   says: () => 'Not tested: the weights are trusted',
   mark: () => ({ says: 'weights trusted', looks: 'plain' }),

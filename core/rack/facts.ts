@@ -77,11 +77,7 @@ export function madeOf(
 /**
  * How the bars of a batch dry, by what went in, how it was cut, what was weighed and what the room was like; null before the pour.
  */
-export function dryingOf(
-  batch: DryingBatch,
-  room: DryingRoom,
-  weighIns?: readonly WeighIn[],
-): Drying | null {
+function dryingOf(batch: DryingBatch, room: DryingRoom): Drying | null {
   const events = standingEvents(batch.events)
   const poured = events.findLast((event) => event.kind === 'poured')
   if (!poured) return null
@@ -99,7 +95,7 @@ export function dryingOf(
   )
   return fitDrying(
     prior,
-    weighIns ?? weighInsOf(batch.events, poured.day),
+    weighInsOf(batch.events, poured.day),
     randomSource(1),
     dryingClock(poured.day, room.days, room.humidity),
   )
@@ -231,7 +227,7 @@ export function factsAtOnce(
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     laundry: poured?.laundry ?? false,
     usable: usableOf(events, made),
-    lyeHeavy: fitted ? fitted.lyeHeavy : null,
+    lyeHeavy: fitted?.lyeHeavy ?? null,
     cleaning: forCleaning(batch.frozen),
     releasedOn: last('released')?.day ?? null,
     turnedOn: last('turned')?.day ?? null,

@@ -1,14 +1,14 @@
 import { superfatToAsk } from '../risk/lyeRisk'
-import { forCleaning } from '../risk/odds'
+import { forCleaning, mostOdds } from '../risk/odds'
 import { oddsText } from '../risk/oddsText'
 import type { Rule } from './rule'
 
 /** Lye left over more often than the workshop puts up with, by the spread of the fats. */
 export const lyeLeftOver: Rule = ({ document, result, say, limits }) => {
-  const { drawn, lyeRisk, lyeRiskCleaning } = limits
-  const most = forCleaning({ document }) ? lyeRiskCleaning : lyeRisk
+  const { drawn } = limits
+  const most = mostOdds(limits, forCleaning({ document }))
   // Less than nothing is said by a remark of its own.
-  if (!drawn || most == null || drawn.lyeHeavy <= most || result.superfat.total < 0) return null
+  if (!drawn || most === null || drawn.lyeHeavy <= most || result.superfat.total < 0) return null
   const needed = superfatToAsk(result.superfat, drawn.smallest)
   return {
     id: 'lye-left-over',

@@ -2,6 +2,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult, Remark } from '#contracts/result'
 import type { Library } from '../materials/library'
 import type { LyeRisk } from '../risk/lyeRisk'
+import type { RiskLimits } from '../risk/odds'
 import type { Formatter } from '../units/formatter'
 
 /** What a rule looks at. */
@@ -14,12 +15,9 @@ export interface Subject {
 }
 
 /** What a workshop asks of every formula. */
-export interface Limits {
+export interface Limits extends Partial<RiskLimits> {
   /** Share of fatty matter at pour; null where no standard asks for one. */
   leastFattyMatter: number | null
-  /** Chance of lye left over that the workshop puts up with, on skin and for cleaning; null where it does not ask. */
-  lyeRisk?: number
-  lyeRiskCleaning?: number | null
   /** What was drawn for this formula: that chance, and the superfat that would bring it down to what is put up with. */
   drawn?: Pick<LyeRisk, 'lyeHeavy' | 'smallest'> | null
   /** What the label of the open tin of lye says; null where nobody has read it. */

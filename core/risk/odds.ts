@@ -24,6 +24,15 @@ export function lyeHeavyOdds(frozen: Frozen, superfat: number, scale = 1): numbe
   return needed.filter((one) => one > likely).length / draws
 }
 
+/** Chances of lye left over that a workshop puts up with, on skin and for cleaning; null where it does not ask. */
+export interface RiskLimits {
+  lyeRisk: number
+  lyeRiskCleaning: number | null
+}
+/** The one of them that counts for what a soap is for. */
+export const mostOdds = (limits: Partial<RiskLimits>, cleaning: boolean): number | null =>
+  (cleaning ? limits.lyeRiskCleaning : limits.lyeRisk) ?? null
+
 /** Whether a batch is for cleaning and never for skin. */
 export const forCleaning = ({ document }: Pick<Frozen, 'document'>): boolean =>
   document.use === 'laundry' || document.use === 'dishes'

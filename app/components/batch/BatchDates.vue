@@ -4,6 +4,7 @@ import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { testOn } from '#core/rack/usable'
+import { mostOdds } from '#core/risk/odds'
 import { oddsText } from '#core/risk/oddsText'
 import { addDays } from '#core/units/days'
 
@@ -16,7 +17,7 @@ const on = (day: string) => dayText(day, { today: today.value })
 /** Where lye is left over more often than the workshop puts up with, how often. */
 const odds = computed(() => {
   const { lyeHeavy, cleaning, laundry } = batch.facts
-  const most = cleaning || laundry ? settings.value.lyeRiskCleaning : settings.value.lyeRisk
+  const most = mostOdds(settings.value, cleaning || laundry)
   return lyeHeavy !== null && most !== null && lyeHeavy > most
     ? `By the spread of its fats, lye is left over in ${oddsText(lyeHeavy, say.value)} such batches.`
     : ''

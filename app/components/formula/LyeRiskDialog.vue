@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { oddsText } from '#core/risk/oddsText'
 import { superfatToAsk, type LyeRisk } from '#core/risk/lyeRisk'
-import { forCleaning } from '#core/risk/odds'
+import { forCleaning, mostOdds } from '#core/risk/odds'
 import { lyeAges, type LyeAge } from '#core/risk/uncertainty'
 
 /** How sure the superfat is: the hill of what may come out, the chance of lye left over, and what to do about it. */
@@ -16,9 +16,7 @@ const problem = ref('')
 /** What a workshop may put up with, on skin and for cleaning, where it may also not ask. */
 const cleaning = computed(() => forCleaning({ document: document.value }))
 const risks = computed(() => (cleaning.value ? [0.05, 0.01, null] : [0.01, 0.001]))
-const chosen = computed(() =>
-  cleaning.value ? workshop.settings.lyeRiskCleaning : workshop.settings.lyeRisk,
-)
+const chosen = computed(() => mostOdds(workshop.settings, cleaning.value))
 const saving = ref(false)
 async function setRisk(event: Event) {
   const value = risks.value[(event.target as HTMLSelectElement).selectedIndex] ?? null

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { forCleaning } from '#core/risk/odds'
+import { forCleaning, mostOdds } from '#core/risk/odds'
 import { oddsText } from '#core/risk/oddsText'
 import type { LyeRisk } from '#core/risk/lyeRisk'
 
@@ -27,11 +27,7 @@ const picture = computed(() => {
   }
 })
 const { document } = useFormulaEditor()
-const most = computed(() =>
-  forCleaning({ document: document.value })
-    ? settings.value.lyeRiskCleaning
-    : settings.value.lyeRisk,
-)
+const most = computed(() => mostOdds(settings.value, forCleaning({ document: document.value })))
 const fine = computed(() => (risk?.lyeHeavy ?? 0) <= (most.value ?? 1))
 </script>
 

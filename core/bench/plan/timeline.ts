@@ -1,5 +1,5 @@
 import { openJugPeak } from '../../heat/dissolving'
-import type { Curve } from '../../heat/cooling'
+import { minuteAt, type Curve } from '../../heat/cooling'
 import { meetingOf } from '../../heat/meeting'
 import type { PlanContext } from './context'
 import { lyeJugOf, usualCooling } from './jug'
@@ -43,8 +43,8 @@ export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
     roomC: setup.roomC,
   }
   const until = (curve: Curve, since: number, most: number, now: number) => {
-    const part = (most - curve.roomC) / (curve.startC - curve.roomC)
-    return part <= 0 || part >= 1 ? 0 : Math.max(0, since - Math.log(part) / curve.perMinute - now)
+    const at = minuteAt({ ...curve, from: since }, most)
+    return Number.isFinite(at) ? Math.max(0, at - now) : 0
   }
   let now = 0
   let lyeSince = 0

@@ -5,7 +5,7 @@ import { roundTo } from '../../statistics/roundTo'
 import type { PlanContext } from '../plan/context'
 import type { Plan } from '../plan/plan'
 import { usualMinutes } from './batter'
-import { afterPlan } from './checks'
+import type { AfterPlan } from './checks'
 import { heatState } from './heatState'
 import type { RunState } from './run'
 
@@ -35,16 +35,15 @@ function meetingForetold(ctx: PlanContext, plan: Plan, state: RunState): Forecas
 /**
  * What the bench foretold of a batch, to be kept beside what became true: °C of the lye jug, minutes on the bench's clock until lye
  * and oils may meet, minutes from there to each stage, hours after the pour in which to unmould, g of batter.
- * @param pouredAt instant of the pour
+ * @param after what follows the pour
  */
 export function foretoldAtBench(
   ctx: PlanContext,
   plan: Plan,
   state: RunState,
-  pouredAt: string,
+  { after: { unmould } }: AfterPlan,
 ): Forecast[] {
   const { batter } = ctx.onScale.result
-  const { unmould } = afterPlan(ctx, state, pouredAt).after
   const stages = Object.entries(usualMinutes(plan.working, byBlender(ctx.document)))
   const all: Forecast[] = [
     {

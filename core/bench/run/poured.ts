@@ -28,12 +28,13 @@ export function pouredBy(
   const minutes = state.poured.at(-1)?.minutes ?? state.finished.minutes
   const combined = state.combined[0]?.minutes
   const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
+  const after = afterPlan(ctx, state, pouredAt)
   const poured = {
     kind: 'poured' as const,
     day: state.finished.day,
     made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
     ...(state.laundry ? { laundry: true } : {}),
-    checks: afterPlan(ctx, state, pouredAt).checks,
+    checks: after.checks,
     pouredAt,
     bench: {
       lyeC: celsiusAtCombine(state, 'lye'),
@@ -43,5 +44,5 @@ export function pouredBy(
       blenderSeconds: Math.round(sum(Object.values(state.blended))),
     },
   }
-  return { poured, forecasts: foretoldAtBench(ctx, plan, state, pouredAt) }
+  return { poured, forecasts: foretoldAtBench(ctx, plan, state, after) }
 }
