@@ -23,7 +23,10 @@ const known: [match: RegExp, behaviour: ScentBehaviour][] = [
   ],
 ]
 
-/** What is commonly known of a scent by its name; null when the name says nothing. The hastiest of several counts. */
+/**
+ * What is commonly known of a scent by its name; null when the name says nothing. The hastiest of several counts.
+ * @example scentBehaviour('Clove bud') // { pace: 0.25, says: 'spice oils may seize' }
+ */
 export function scentBehaviour(name: string): ScentBehaviour | null {
   const fits = known.filter(([match]) => match.test(name)).map(([, behaviour]) => behaviour)
   return fits.sort((a, b) => a.pace - b.pace)[0] ?? null

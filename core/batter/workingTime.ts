@@ -45,7 +45,10 @@ const pull: Record<string, number> = {
   'sunflower-high-oleic': 0.2,
 }
 const saturated = ['palmitic', 'stearic', 'arachidic', 'behenic', 'lauric', 'myristic'] as const
-/** °C of the mixed batter: fats 2.0 J/gK, lye solution about 3.4 J/gK. */
+/**
+ * °C of the mixed batter: fats 2.0 J/gK, lye solution about 3.4 J/gK.
+ * @example mixingC(example, made) // 35
+ */
 export function mixingC(document: FormulaDocument, result: FormulaResult): number {
   const lye = (result.lye.pureNaoh + result.lye.pureKoh + result.water.content) * 3.4
   const fats = result.oils * 2
@@ -53,7 +56,10 @@ export function mixingC(document: FormulaDocument, result: FormulaResult): numbe
   return (document.method.lyeC * lye + document.method.oilsC * fats) / (lye + fats)
 }
 
-/** The working time of a formula by its water, temperatures, fats, extras, scents and way of blending. */
+/**
+ * The working time of a formula by its water, temperatures, fats, extras, scents and way of blending.
+ * @example workingTime(example, made, shipped).minutes // 26.072
+ */
 export function workingTime(
   document: FormulaDocument,
   result: FormulaResult,

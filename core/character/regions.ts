@@ -104,13 +104,19 @@ export const usualRegions: Record<Use, Regions> = {
   ]),
 }
 
-/** The regions of a use with the workshop's own in place of the usual ones. */
+/**
+ * The regions of a use with the workshop's own in place of the usual ones.
+ * @example regionsFor('face').gentleness // [60, 85]
+ */
 export const regionsFor = (use: Use, own: OwnRegions = {}): Regions => ({
   ...usualRegions[use],
   ...own[use],
 })
 
-/** How far a value lies outside a region, in points; 0 inside. */
+/**
+ * How far a value lies outside a region, in points; 0 inside.
+ * @example outside(8, [10, 20]) // 2
+ */
 export const outside = (value: number, [low, high]: Region): number =>
   value < low ? low - value : value > high ? value - high : 0
 
@@ -118,7 +124,10 @@ export const outside = (value: number, [low, high]: Region): number =>
 export const distance = (traits: Traits, regions: Regions): number =>
   sumOf(traitIds, (trait) => outside(traits[trait], regions[trait]) ** 2)
 
-/** Where a value stands to its region, in a word. */
+/**
+ * Where a value stands to its region, in a word.
+ * @example standing(12, [10, 20]) // 'inside'
+ */
 export function standing(value: number, [low, high]: Region): 'below' | 'inside' | 'above' {
   if (value < low) return 'below'
   return value > high ? 'above' : 'inside'

@@ -22,7 +22,10 @@ const columns: [heading: string, acid: FattyAcid][] = [
 const row = (cells: (string | number)[]) => `| ${cells.join(' | ')} |`
 const rule = (count: number) => row(['---', ...new Array<string>(count - 1).fill('---:')])
 
-/** The coefficients as the documentation shows them: one source for both. */
+/**
+ * The coefficients as the documentation shows them: one source for both.
+ * @example coefficientTable().startsWith('| per cent of | ') // true
+ */
 export function coefficientTable(): string {
   const heads = ['per cent of', ...columns.map(([heading]) => heading), 'superfat', 'constant']
   const rows = traitIds.map((trait) => {
@@ -41,7 +44,10 @@ export function coefficientTable(): string {
   return [row(heads), rule(heads.length), ...rows].join('\n')
 }
 
-/** The usual regions of every use as the documentation shows them. */
+/**
+ * The usual regions of every use as the documentation shows them.
+ * @example regionTable().startsWith('| use | ') // true
+ */
 export function regionTable(): string {
   const heads = ['use', ...traitIds.map((trait) => traitRules[trait].says)]
   const rows = (Object.keys(usualRegions) as Use[]).map((use) =>

@@ -10,7 +10,10 @@ export type Traits = Record<Trait, number>
 /** The seven, in the order they are told. */
 export const traitIds = Object.keys(traitRules) as Trait[]
 
-/** One trait of a profile, unclamped: the solver and the search for better formulas need its true slope. */
+/**
+ * One trait of a profile, unclamped: the solver and the search for better formulas need its true slope.
+ * @example traitOf('gentleness', { palmitic: 0.3, oleic: 0.7 }, 0.05, false) // 81
+ */
 export function traitOf(
   trait: Trait,
   profile: Partial<Record<FattyAcid, number>>,
@@ -36,7 +39,10 @@ export function hasKeeper(result: FormulaResult, library: Library): boolean {
   })
 }
 
-/** The seven traits of a profile, unclamped. */
+/**
+ * The seven traits of a profile, unclamped.
+ * @example traitsFrom({ lauric: 0.48, myristic: 0.19, oleic: 0.33 }, 0.05, false).greaseLift // 84
+ */
 export const traitsFrom = (
   profile: Partial<Record<FattyAcid, number>>,
   superfat: number,
@@ -53,5 +59,8 @@ export const traitsFrom = (
 export const traitsOf = (result: FormulaResult, library: Library): Traits =>
   traitsFrom(result.fattyAcids, result.superfat.total, hasKeeper(result, library))
 
-/** A trait as it is shown: within 0 and 100. */
+/**
+ * A trait as it is shown: within 0 and 100.
+ * @example shownTrait(104.4) // 100
+ */
 export const shownTrait = (value: number): number => Math.min(100, Math.max(0, value))

@@ -16,13 +16,17 @@ export const acids = {
 } as const
 export type Acid = keyof typeof acids
 
-/** Whether an acid is citric acid, with or without its water of crystals. */
+/**
+ * Whether an acid is citric acid, with or without its water of crystals.
+ * @example isCitric('citric-monohydrate') // true
+ */
 export const isCitric = (acid: Acid | null | undefined): boolean =>
   acid === 'citric-anhydrous' || acid === 'citric-monohydrate'
 
 /**
  * g pure NaOH that 1 g of an acid neutralises.
  * @param strength mass fraction of the acid in what is weighed, 0–1
+ * @example naohPerGramOfAcid('citric-anhydrous') // 0.62455
  */
 export function naohPerGramOfAcid(acid: Acid, strength = 1): number {
   return (acids[acid].protons * molarMass.naoh * strength) / acids[acid].molarMass

@@ -6,6 +6,7 @@ export const usualKohPurity = 0.9
 /**
  * g pure NaOH that saponifies 1 g of a fat in full.
  * @param sap saponification value, mg KOH per g
+ * @example naohPerGramOfFat(190) // 0.135449
  */
 export function naohPerGramOfFat(sap: number): number {
   return (sap / 1000) * naohPerKoh
@@ -39,6 +40,7 @@ export interface Alkali {
  * The share of potash divides the moles, acids included; potash is weighed dry even beside a soda solution,
  * and purity does not apply to a solution, whose strength already counts pure NaOH.
  * @param pureAsNaoh demand counted as pure NaOH
+ * @example weighAlkali(100, { naohPurity: 0.98, kohShare: 0, kohPurity: 0.9, solutionStrength: null }).naoh // 102.041
  */
 export function weighAlkali(pureAsNaoh: number, choice: AlkaliChoice): Alkali {
   const pureNaoh = pureAsNaoh * (1 - choice.kohShare)
@@ -58,6 +60,7 @@ export function weighAlkali(pureAsNaoh: number, choice: AlkaliChoice): Alkali {
  * Pure alkali, counted as g NaOH, in a weighed amount that holds both alkalis in the stated mole share.
  * The inverse of `weighAlkali` when all that is known is one figure on a scale.
  * @param weighed g of everything alkaline that was weighed, solution included
+ * @example pureAlkaliIn(100, { naohPurity: 0.98, kohShare: 0, kohPurity: 0.9, solutionStrength: null }) // 98
  */
 export function pureAlkaliIn(weighed: number, choice: AlkaliChoice): number {
   const perMole =

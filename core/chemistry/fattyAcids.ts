@@ -25,7 +25,10 @@ export const fattyAcids: Record<
 
 export const fattyAcidNames = Object.keys(fattyAcids) as FattyAcid[]
 
-/** Molar mass of a fatty acid, g/mol, from its formula CₙH₂ₙ₋₂ₐO₂₊ₕ. */
+/**
+ * Molar mass of a fatty acid, g/mol, from its formula CₙH₂ₙ₋₂ₐO₂₊ₕ.
+ * @example fattyAcidMolarMass('oleic') // 282.468
+ */
 export function fattyAcidMolarMass(acid: FattyAcid): number {
   const { carbons, doubleBonds, hydroxyls } = fattyAcids[acid]
   return (
@@ -43,6 +46,7 @@ const glycerolLink = 38.048
  * The unnamed rest is taken to be like the named part.
  * @param profile fatty acids as mass fractions, any sum above 0
  * @returns NaN for a profile that names nothing
+ * @example meanFattyAcidMass({ oleic: 0.5, stearic: 0.5 }) // 283.472
  */
 export function meanFattyAcidMass(profile: Partial<Record<FattyAcid, number>>): number {
   let mass = 0
@@ -58,6 +62,7 @@ export function meanFattyAcidMass(profile: Partial<Record<FattyAcid, number>>): 
  * The saponification value that a profile implies, mg KOH per g fat.
  * @param unsaponifiables share of the fat that takes no alkali, 0–1
  * @param chemistry what the fatty acids are bound to: glycerol, or nothing (free acid)
+ * @example saponificationValueOf({ oleic: 1 }) // 190.091
  */
 export function saponificationValueOf(
   profile: Partial<Record<FattyAcid, number>>,
@@ -75,12 +80,16 @@ export function saponificationValueOf(
 /**
  * Molar mass of the mean triglyceride of a fat, g/mol.
  * @param sap saponification value, mg KOH per g, above 0
+ * @example triglycerideMass(190) // 885.878
  */
 export function triglycerideMass(sap: number): number {
   return (3 * 1000 * molarMass.koh) / sap
 }
 
-/** Mass fraction of fatty acids in a triglyceride with this saponification value (mg KOH per g). */
+/**
+ * Mass fraction of fatty acids in a triglyceride with this saponification value (mg KOH per g).
+ * @example fattyAcidFraction(190) // 0.957051
+ */
 export function fattyAcidFraction(sap: number): number {
   return 1 - glycerolLink / triglycerideMass(sap)
 }

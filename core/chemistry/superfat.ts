@@ -19,6 +19,7 @@ export interface Weighed {
  * This is the second opinion behind every lye figure, so it goes its own way: it counts millimoles of groups and of
  * hydroxide one by one, and shares neither the conversion factor nor a function with the forward calculation.
  * @returns NaN when there is no fat
+ * @example superfatAsWeighed({ fats: [{ grams: 1000, sap: 190 }], naoh: { grams: 128.68, purity: 1 } }) // 0.0499724
  */
 export function superfatAsWeighed(weighed: Weighed): number {
   let groups = 0

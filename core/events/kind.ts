@@ -81,12 +81,18 @@ export function blocked({ usable }: BatchFacts): string | null {
   return null
 }
 
-/** Offered of every batch that is poured and has not left. */
+/**
+ * Offered of every batch that is poured and has not left.
+ * @example whilePoured('Note it')({ stage: 'curing', pouredOn: '2026-03-01' }) // { says: 'Note it' }
+ */
 export const whilePoured =
   (says: string) =>
   ({ stage, pouredOn }: Standing): Offer | null =>
     pouredOn && stage !== 'left' ? { says } : null
-/** Offered of every batch that is cut and has not left. */
+/**
+ * Offered of every batch that is cut and has not left.
+ * @example whileCut('Note it')({ stage: 'curing', cutOn: null }) // null
+ */
 export const whileCut =
   (says: string) =>
   ({ stage, cutOn }: Standing): Offer | null =>

@@ -17,6 +17,7 @@ const gelWords = {
 /**
  * A formula as text for a question to other makers: it leaves nothing out that they need to judge it, neither lye strength
  * nor temperatures nor how it is made.
+ * @example formulaAsText(example, made, say).split('\n')[0] // 'Salt Flat'
  */
 export function formulaAsText(
   document: FormulaDocument,

@@ -347,7 +347,10 @@ export function formulasFromRows(
   return { formulas: [...byName].map(([name, own]) => readOne(name, own, library)), faults }
 }
 
-/** The row that a place of a document came from, by the longest path that leads to it. */
+/**
+ * The row that a place of a document came from, by the longest path that leads to it.
+ * @example rowAt('fats.1.share', { 'fats.1': 3 }) // 3
+ */
 export function rowAt(path: string, rowOf: Record<string, number>): number | null {
   const fits = Object.keys(rowOf).filter(
     (known) => path === known || path.startsWith(`${known}.`) || path.startsWith(`${known}[`),

@@ -131,7 +131,10 @@ const columnOf: Record<string, string> = {
   tints: 'colours',
 }
 
-/** The column that holds a place of a record: `highRate` is under "at most %". */
+/**
+ * The column that holds a place of a record: `highRate` is under "at most %".
+ * @example columnOfPath('profile.oleic') // 'oleic %'
+ */
 export function columnOfPath(path: string): string {
   const acid = /^profile\.(\w+)$/.exec(path)
   return acid ? acidColumn(acid[1] as FattyAcid) : (columnOf[path.replace(/\[\d+\]/, '')] ?? path)

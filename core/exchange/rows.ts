@@ -13,11 +13,17 @@ export interface RowFault {
 /** Digits beyond these are noise of the computer's own arithmetic. */
 const digits = 13
 
-/** A fraction as a percentage to be written down; empty when there is none. */
+/**
+ * A fraction as a percentage to be written down; empty when there is none.
+ * @example percentCell(0.255) // '25.5'
+ */
 export const percentCell = (fraction: number | null | undefined): string =>
   fraction == null ? '' : String(Number((fraction * 100).toPrecision(digits)))
 
-/** A number as a cell of a table: a point, no thousands, empty for none. */
+/**
+ * A number as a cell of a table: a point, no thousands, empty for none.
+ * @example numberCell(null) // ''
+ */
 export const numberCell = (value: number | null | undefined): string =>
   value == null ? '' : String(value)
 

@@ -16,7 +16,10 @@ export interface Substitute {
   apart: number
 }
 
-/** The formula with another fat in one line. */
+/**
+ * The formula with another fat in one line.
+ * @example withFat(example, 0, 'rapeseed').fats[0].id // 'rapeseed'
+ */
 export function withFat(document: FormulaDocument, index: number, id: string): FormulaDocument {
   return {
     ...document,

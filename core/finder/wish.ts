@@ -35,7 +35,10 @@ export interface Wish {
 /** A fat that is in takes at least this share of the oils: nobody weighs half a per cent. */
 export const leastShare = 0.02
 
-/** Whether what excludes it keeps a fat out. Palm kernel counts as palm. */
+/**
+ * Whether what excludes it keeps a fat out. Palm kernel counts as palm.
+ * @example excluded(shipped.fats.get('tallow'), ['vegan']) // true
+ */
 export const excluded = (fat: Fat, exclude: readonly Exclusion[]): boolean =>
   exclude.some((key) =>
     (exclusions[key].bars as readonly FatOrigin[]).some((bar) => fat.origin.includes(bar)),

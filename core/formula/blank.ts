@@ -1,7 +1,10 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { usualKohPurity } from '../chemistry/alkali'
 
-/** A new formula: nothing in it but the defaults most makers start from. */
+/**
+ * A new formula: nothing in it but the defaults most makers start from.
+ * @example blankFormula('Tide Pool').name // 'Tide Pool'
+ */
 export function blankFormula(name: string): FormulaDocument {
   return {
     format: 'mantle.formula',

@@ -9,7 +9,10 @@ import { sum } from '../statistics/sum'
 /** Shares may miss 1 by this much and still count as whole. */
 export const shareTolerance = 0.0005
 
-/** Sum of the shares of fats that are given by share. */
+/**
+ * Sum of the shares of fats that are given by share.
+ * @example sumOfShares({ ...example, fats: [{ id: 'olive', share: 0.6 }, { id: 'coconut', share: 0.3 }] }) // 0.9
+ */
 export function sumOfShares(document: FormulaDocument): number {
   return sum(document.fats.map((fat) => fat.share ?? 0))
 }
@@ -30,7 +33,10 @@ export function byWeights(document: FormulaDocument, grams: (number | null)[]): 
   }
 }
 
-/** g of each fat line for so many oils. Shares that are whole within the tolerance are made to fill them exactly. */
+/**
+ * g of each fat line for so many oils. Shares that are whole within the tolerance are made to fill them exactly.
+ * @example divideOils({ ...example, fats: [{ id: 'olive', share: 0.75 }, { id: 'coconut', share: 0.25 }] }, 800) // [600, 200]
+ */
 export function divideOils(document: FormulaDocument, oils: number): number[] {
   const sum = sumOfShares(document)
   const misses = Math.abs(sum - 1)
@@ -55,7 +61,10 @@ function weigh(document: FormulaDocument, library: Library, grams: number[]): Fo
   )
 }
 
-/** g of each fat line, whichever way the formula is sized. */
+/**
+ * g of each fat line, whichever way the formula is sized.
+ * @example fatGrams(example, shipped) // [1000]
+ */
 export function fatGrams(document: FormulaDocument, library: Library): number[] {
   if (document.size.by === 'lines') return document.fats.map((fat) => fat.grams ?? 0)
   const oils = oilsForSize(document, library, (trial) =>
@@ -68,6 +77,7 @@ export function fatGrams(document: FormulaDocument, library: Library): number[] 
  * What a formula weighs. Grams and fractions at full precision.
  *
  * Total: a draft computes too, with what is missing counted as nothing; `faultsInFormula` says what is missing.
+ * @example computeFormula(example, shipped).lye.naoh // 128.676
  */
 export function computeFormula(document: FormulaDocument, library: Library): FormulaResult {
   return weigh(document, library, fatGrams(document, library))

@@ -11,7 +11,12 @@ import { roundTo } from '../statistics/roundTo'
  * leaves the document as it is.
  */
 
-/** Gives what is still missing from 100 % (or takes what is too much) to one fat; never below nothing. */
+/**
+ * Gives what is still missing from 100 % (or takes what is too much) to one fat; never below nothing.
+ * @example
+ * giveRemaining({ ...example, fats: [{ id: 'olive', share: 0.6 }, { id: 'coconut', share: 0.3 }] }, 1).fats[1].share
+ * // 0.4
+ */
 export function giveRemaining(document: FormulaDocument, index: number): FormulaDocument {
   const line = document.fats[index]
   if (!line || document.size.by === 'lines') return document
@@ -78,7 +83,10 @@ const scaleWater = (water: FormulaDocument['water'], factor: number): FormulaDoc
     ? { held: 'grams', value: roundTo(water.value * factor) }
     : water
 
-/** Multiplies the whole formula; shares and rates stay, weights scale. */
+/**
+ * Multiplies the whole formula; shares and rates stay, weights scale.
+ * @example scaleFormula(example, 2).size // { by: 'oils', grams: 2000 }
+ */
 export function scaleFormula(document: FormulaDocument, factor: number): FormulaDocument {
   const times = <T extends Measure>(line: T) => scaleMeasure(line, factor, roundTo)
   return {
@@ -133,7 +141,10 @@ function withoutLye(
   return waysFrom(ratioFrom(held, value, 1, 1), 1, 1)[wanted]
 }
 
-/** Says the same water in another way and holds that from now on. */
+/**
+ * Says the same water in another way and holds that from now on.
+ * @example holdWater(example, 'strength', shipped).water // { held: 'strength', value: 0.3125 }
+ */
 export function holdWater(
   document: FormulaDocument,
   held: FormulaDocument['water']['held'],

@@ -264,6 +264,7 @@ function checkSolution(path: string, water: FormulaResult['water'], add: Add) {
 /**
  * What keeps a document from being a valid formula: one that can be weighed. An empty list means it is valid;
  * it may still be unsafe, which is for the remarks to say.
+ * @example faultsInFormula(blankFormula('Tide Pool'), shipped).map(({ says }) => says) // ['A formula needs at least one fat.']
  */
 export function faultsInFormula(document: FormulaDocument, library: Library): Fault[] {
   const faults: Fault[] = []

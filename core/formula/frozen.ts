@@ -18,7 +18,10 @@ export function libraryIds(document: FormulaDocument) {
   }
 }
 
-/** Every material that a document names, by id. */
+/**
+ * Every material that a document names, by id.
+ * @example [...materialsUsed(example)] // ['olive']
+ */
 export const materialsUsed = (document: FormulaDocument): Set<string> =>
   new Set(Object.values(libraryIds(document)).flat())
 

@@ -23,6 +23,7 @@ const firmness = { hard: 0, soft: 1, liquid: 2 }
 /**
  * Everything to weigh, in the order of making: water and what dissolves in it, lye, fats from hard to liquid, what goes
  * into the oils, what goes in at trace, scent. Empty groups are left out.
+ * @example makingOrder(made, shipped).length // 3
  */
 export function makingOrder(result: FormulaResult, library: Library): WeighGroup[] {
   const { lye, water } = result

@@ -17,6 +17,7 @@ export interface Measure {
  * @param oils g of the pot's fats
  * @param batter g of the whole pot
  * @param spoons which teaspoon the workshop has
+ * @example lineGrams({ rate: 0.02, of: 'oils' }, 1, 1000, 1500) // 20
  */
 export function lineGrams(
   line: Measure,
@@ -33,7 +34,10 @@ export function lineGrams(
   return per ? once * (oils / gramsOfBase[per]) : once
 }
 
-/** Whether the grams of a line are worked out from a volume. */
+/**
+ * Whether the grams of a line are worked out from a volume.
+ * @example isEstimate({ amount: { value: 1, unit: 'tsp', per: null } }) // true
+ */
 export const isEstimate = (line: Measure): boolean =>
   line.grams == null && line.rate == null && !!line.amount && isVolume(line.amount.unit)
 
@@ -41,7 +45,10 @@ export const isEstimate = (line: Measure): boolean =>
 export const usesBatter = (lines: Measure[]) =>
   lines.some((line) => line.of === 'batter' && line.rate != null)
 
-/** g/ml of a scent: about 0.95; citrus oils are lighter, 0.85. */
+/**
+ * g/ml of a scent: about 0.95; citrus oils are lighter, 0.85.
+ * @example scentDensity('Clove bud') // 0.95
+ */
 export function scentDensity(name: string): number {
   return /\b(orange|lemon|lime|grapefruit|mandarin|bergamot|citrus|tangerine)\b/i.test(name)
     ? 0.85
@@ -51,6 +58,7 @@ export function scentDensity(name: string): number {
 /**
  * A line so many times as much. Rates, and spoons per kg of oils, grow with the oils and stay as they are.
  * @param round what to do with the new figures; nothing by default
+ * @example scaleMeasure({ grams: 12 }, 2) // { grams: 24 }
  */
 export function scaleMeasure<T extends Measure>(
   line: T,
@@ -84,6 +92,7 @@ export type WayToMeasure = (typeof waysToMeasure)[number]['id']
  * The same weight said another way.
  * @param grams what it weighs now
  * @param density g/ml of what is measured
+ * @example sayAs('grams', 20, 1, 1000, 1500) // { rate: undefined, of: undefined, grams: 20, amount: undefined }
  */
 export function sayAs(
   way: WayToMeasure,

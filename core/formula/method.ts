@@ -1,10 +1,16 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Pattern } from '#contracts/words'
 
-/** How the batter is poured: the first of its patterns, which decides the batter it wants; plain where none is named. */
+/**
+ * How the batter is poured: the first of its patterns, which decides the batter it wants; plain where none is named.
+ * @example patternOf(example) // 'plain'
+ */
 export const patternOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern =>
   method.patterns[0] ?? 'plain'
 
-/** Whether a blender brings it together; by hand it takes longer. */
+/**
+ * Whether a blender brings it together; by hand it takes longer.
+ * @example byBlender(example) // true
+ */
 export const byBlender = ({ method }: Pick<FormulaDocument, 'method'>): boolean =>
   method.tool === 'blender'

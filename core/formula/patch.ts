@@ -11,7 +11,10 @@ function setAt(target: unknown, path: (string | number)[], value: unknown): unkn
   return copy
 }
 
-/** The document with each place of the patch set, leaving the original as it was. */
+/**
+ * The document with each place of the patch set, leaving the original as it was.
+ * @example applyPatch({ superfat: 0.05 }, [{ path: ['superfat'], value: 0.08 }]) // { superfat: 0.08 }
+ */
 export function applyPatch<T>(document: T, patch: PatchStep[]): T {
   return patch.reduce<unknown>((whole, step) => setAt(whole, step.path, step.value), document) as T
 }

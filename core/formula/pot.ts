@@ -284,6 +284,9 @@ export function weighPot(
   })
 }
 
-/** g of lye as it is weighed: flakes, or ready-mixed solution, and potash. */
+/**
+ * g of lye as it is weighed: flakes, or ready-mixed solution, and potash.
+ * @example lyeWeighed(made) // 128.676
+ */
 export const lyeWeighed = ({ lye }: Pick<FormulaResult, 'lye'>): number =>
   (lye.solution ?? lye.naoh) + lye.koh

@@ -7,7 +7,10 @@ import { batterMillilitres } from './volume'
 /** Water left in a bar when long dried, the mean at half humidity: 0.05 + 0.1·0.5 (docs/science.md, drying). */
 export const driedWaterShare = 0.1
 
-/** g of a result's bars together when long dried: all but the water, over what stays. */
+/**
+ * g of a result's bars together when long dried: all but the water, over what stays.
+ * @example driedGrams(made) // 1254.08
+ */
 export function driedGrams(result: FormulaResult): number {
   return Math.min(result.batter, (result.batter - result.water.content) / (1 - driedWaterShare))
 }

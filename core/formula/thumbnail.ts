@@ -17,7 +17,10 @@ const hex = (colour: Rgb) =>
 const mix = (a: Rgb, b: Rgb, part: number): Rgb =>
   a.map((value, at) => value + (b[at]! - value) * part) as Rgb
 
-/** A colour so far on the way from one to another, both as #rrggbb. */
+/**
+ * A colour so far on the way from one to another, both as #rrggbb.
+ * @example mixHex('#000000', '#ffffff', 0.5) // '#808080'
+ */
 export const mixHex = (from: string, to: string, part: number): string =>
   hex(mix(rgb(from), rgb(to), part))
 
@@ -31,7 +34,10 @@ function hash(text: string): number {
   return value
 }
 
-/** Colour of a scent, always the same for the same name: a muted hue. */
+/**
+ * Colour of a scent, always the same for the same name: a muted hue.
+ * @example scentColour('clove') // '#a8576a'
+ */
 export function scentColour(id: string): string {
   const hue = hash(id) % 360
   const channel = (offset: number) => {

@@ -31,7 +31,10 @@ export interface CoolingPrior {
   /** Of one reading, °C. */
   noiseC: number
 }
-/** What is believed of a vessel before it is read: it cools to the room, at a pace that is known to within 40 %, in air that is still or not (judgement), and is read to 0.3 °C. */
+/**
+ * What is believed of a vessel before it is read: it cools to the room, at a pace that is known to within 40 %, in air that is still or not (judgement), and is read to 0.3 °C.
+ * @example usualPrior(20).roomC // 20
+ */
 export const usualPrior = (roomC: number): CoolingPrior => ({
   roomC,
   roomSd: 1,
@@ -75,13 +78,16 @@ function minutesBetween(from: number, to: number, perMinute: number, power: numb
 
 /**
  * °C of a cooling vessel at a minute of its run; before its beginning it was warmer.
- * @example celsiusAt({ from: 0, startC: 60, perMinute: 0.02, roomC: 20 }, 10) // 52.7
+ * @example celsiusAt({ from: 0, startC: 60, perMinute: 0.02, roomC: 20 }, 10) // 52.7492
  */
 export const celsiusAt = (curve: Curve, minutes: number): number =>
   curve.roomC +
   distanceAfter(curve.startC - curve.roomC, minutes - curve.from, curve.perMinute, curve.power ?? 0)
 
-/** The minute at which a curve is at a temperature; Infinity when it never is. */
+/**
+ * The minute at which a curve is at a temperature; Infinity when it never is.
+ * @example minuteAt(curve, 40) // 34.6574
+ */
 export function minuteAt(curve: Curve, celsius: number): number {
   const [from, to] = [curve.startC - curve.roomC, celsius - curve.roomC]
   return from * to > 0
@@ -89,11 +95,17 @@ export function minuteAt(curve: Curve, celsius: number): number {
     : Infinity
 }
 
-/** °C that a vessel must have now to be at a temperature so many minutes later; Infinity when no warmth would do. */
+/**
+ * °C that a vessel must have now to be at a temperature so many minutes later; Infinity when no warmth would do.
+ * @example celsiusBefore(curve, celsiusAt(curve, 10), 10) // 60
+ */
 export const celsiusBefore = (curve: Curve, celsius: number, minutes: number): number =>
   curve.roomC + distanceAfter(celsius - curve.roomC, -minutes, curve.perMinute, curve.power ?? 0)
 
-/** k of a vessel from its size: an open vessel as wide as it is deep loses about 13 W/m²K all round, steam included. */
+/**
+ * k of a vessel from its size: an open vessel as wide as it is deep loses about 13 W/m²K all round, steam included.
+ * @example perMinuteOf(500, 2000) // 0.0136109
+ */
 export function perMinuteOf(millilitres: number, joulesPerKelvin: number): number {
   if (millilitres <= 0 || joulesPerKelvin <= 0) return 0.012
   const area = 5.54 * (millilitres * 1e-6) ** (2 / 3)

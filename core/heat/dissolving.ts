@@ -51,6 +51,7 @@ const slopes = monotoneSlopes(heatOfSolution)
 /**
  * Heat given off when a mol of solid NaOH dissolves, kJ.
  * @param molesOfWater per mol of NaOH; below 2.2 and above 20 as at those ends
+ * @example heatPerMol(5) // 37.76
  */
 export function heatPerMol(molesOfWater: number): number {
   const first = heatOfSolution[0]
@@ -76,7 +77,7 @@ const potashTakes = 3.9
 /**
  * J/gK of a lye solution by strength, 0.25–0.5; outside as at the ends.
  * @param potash share of the alkali's mass that is potash, 0–1
- * @example solutionHeat(1 / 3) // 3.547
+ * @example solutionHeat(1 / 3) // 3.54667
  */
 export const solutionHeat = (strength: number, potash = 0): number =>
   waterHeat -
@@ -112,13 +113,17 @@ const stuffs = {
   glass: { heat: 0.84, takes: 0.9 },
 } as const satisfies Record<VesselStuff, { heat: number; takes: number }>
 
-/** J/K that a vessel takes up while lye dissolves in it. g, above 0. */
+/**
+ * J/K that a vessel takes up while lye dissolves in it. g, above 0.
+ * @example heatTakenBy({ grams: 500, stuff: 'steel' }) // 225
+ */
 export const heatTakenBy = ({ grams, stuff }: { grams: number; stuff: VesselStuff }): number =>
   grams * stuffs[stuff].heat * stuffs[stuff].takes
 
 /**
  * °C at which everything dissolved would arrive if no heat were lost: one enthalpy balance about 25 °C.
  * Gives the room's temperature when there is no alkali or no water.
+ * @example peakWithoutLoss(jug) // 100.122
  */
 export function peakWithoutLoss(jug: LyeJug): number {
   const fresh = (jug.naoh + (jug.koh * molarMass.naoh) / molarMass.koh) / molarMass.naoh
@@ -145,7 +150,10 @@ export function peakWithoutLoss(jug: LyeJug): number {
   return tableC + (evolved + dilution + start) / capacity
 }
 
-/** J/K of what is in the jug once dissolved, the jug included. */
+/**
+ * J/K of what is in the jug once dissolved, the jug included.
+ * @example jugCapacity(jug) // 1542.04
+ */
 export function jugCapacity(jug: LyeJug): number {
   const alkali = jug.naoh + jug.koh + jug.readyNaoh
   const solution = alkali + jug.water + jug.ice + jug.readyWater
@@ -174,7 +182,10 @@ export interface ExpectedPeak {
   frozen: boolean
 }
 
-/** The range in which the peak of an open jug is to be expected: some of its heat is lost while it is stirred. */
+/**
+ * The range in which the peak of an open jug is to be expected: some of its heat is lost while it is stirred.
+ * @example openJugPeak(jug).high // 90.1225
+ */
 export function openJugPeak(jug: LyeJug): ExpectedPeak {
   const peak = Math.min(boils, peakWithoutLoss(jug))
   const rise = Math.max(0, peak - jug.roomC)
@@ -217,7 +228,7 @@ const weakened = (jug: LyeJug, share: number): LyeJug => ({
 
 /**
  * How weak the lye must be to show in this jug; null where it cannot show: frozen liquid, ready-mixed lye, little lye in much.
- * @example sightOf(jug) // { even: 0.83, surely: 0.75 } for 136 g of soda at 2 : 1 in 150 g of PP
+ * @example sightOf(jug) // { even: 0.843837, surely: 0.757333 }
  */
 export function sightOf(jug: LyeJug): Sight | null {
   const expected = openJugPeak(jug)
@@ -241,6 +252,7 @@ export function sightOf(jug: LyeJug): Sight | null {
 /**
  * Whether a peak lies so far below what this lye should give that the lye is suspected to be weak. It is a sign only: it
  * never raises a weighed amount.
+ * @example suspectsWeakLye(jug, 60) // true
  */
 export function suspectsWeakLye(jug: LyeJug, measuredPeakC: number): boolean {
   const sign = signAt(jug, openJugPeak(jug))

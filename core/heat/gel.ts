@@ -74,6 +74,7 @@ export interface GelForecast {
  * @param document of the batch: its moulds and whether it is kept warm
  * @param result of the batch or of one pot, whose water and scent are its own
  * @param pouredC °C of the batter as poured
+ * @example gelForecast(example, made, 38).onsetC // 70.4
  */
 export function gelForecast(
   document: FormulaDocument,
@@ -96,10 +97,16 @@ export function gelForecast(
   return { onsetC, peak, peakHours: reactionHours + lossHours / 2, verdict }
 }
 
-/** Whether a batter was poured before it held a line. */
+/**
+ * Whether a batter was poured before it held a line.
+ * @example pouredThin('emulsion') // true
+ */
 export const pouredThin = (stage: BatterStage | null): boolean =>
   stage === 'cloudy' || stage === 'emulsion' || stage === 'light'
-/** Whether it had to be scooped. */
+/**
+ * Whether it had to be scooped.
+ * @example pouredThick('thick') // true
+ */
 export const pouredThick = (stage: BatterStage | null): boolean =>
   stage === 'thick' || stage === 'too-far'
 

@@ -16,6 +16,7 @@ export const usuallyApart = 5
 /**
  * The window of a method. A milk's guard cuts it off above; vessels that are meant to differ may.
  * @param guardC °C that neither may pass, or null
+ * @example windowOf(40, 40, null) // { lye: { low: 37, high: 43 }, oils: { low: 37, high: 43 }, apart: 5 }
  */
 export function windowOf(lyeC: number, oilsC: number, guardC: number | null): Window {
   const around = (celsius: number) => {
@@ -29,11 +30,17 @@ export function windowOf(lyeC: number, oilsC: number, guardC: number | null): Wi
   }
 }
 
-/** Whether a temperature lies in a window, its ends included. °C. */
+/**
+ * Whether a temperature lies in a window, its ends included. °C.
+ * @example isIn({ low: 35, high: 45 }, 40) // true
+ */
 export const isIn = ({ low, high }: { low: number; high: number }, celsius: number): boolean =>
   celsius >= low && celsius <= high
 
-/** Whether two temperatures may meet. */
+/**
+ * Whether two temperatures may meet.
+ * @example mayCombine(windowOf(40, 40, null), 41, 35) // false
+ */
 export const mayCombine = (window: Window, lyeC: number, oilsC: number): boolean =>
   isIn(window.lye, lyeC) && isIn(window.oils, oilsC) && Math.abs(lyeC - oilsC) <= window.apart
 
@@ -129,7 +136,10 @@ export const longWait = 45
 /** °C up to which anybody would warm a vessel only to wait for the other. */
 const warmest = 65
 
-/** Minutes in an ice bath until a curve is down at a temperature. */
+/**
+ * Minutes in an ice bath until a curve is down at a temperature.
+ * @example iceMinutes(curve, 0, 40) // 2.64286
+ */
 export function iceMinutes(curve: Curve, now: number, toC: number): number {
   const here = celsiusAt(curve, now)
   if (here <= toC || toC <= iceBath.roomC) return 0

@@ -1,6 +1,9 @@
 import type { Library, Material } from './library'
 
-/** Letters and digits only, small, without accents and without words that every label carries. */
+/**
+ * Letters and digits only, small, without accents and without words that every label carries.
+ * @example plainName('Crème') // 'creme'
+ */
 export function plainName(text: string): string {
   return text
     .normalize('NFD')
@@ -26,6 +29,7 @@ function fit(name: string, typed: string): number {
 /**
  * Materials that a typed name may mean, the likeliest first. An exact name or alias comes before a beginning,
  * a beginning before a part; among equals the shorter name wins, so that "coconut" is the ordinary oil.
+ * @example findMaterials(shipped, 'olive')[0]?.id // 'olive'
  */
 export function findMaterials(library: Library, text: string): Material[] {
   const typed = plainName(text)

@@ -32,7 +32,10 @@ const potashWords = new Set([
   'potassa',
 ])
 
-/** Letters that have to change to make one word of another; swapped neighbours count once. */
+/**
+ * Letters that have to change to make one word of another; swapped neighbours count once.
+ * @example editsBetween('potash', 'potsah') // 1
+ */
 export function editsBetween(a: string, b: string): number {
   if (Math.abs(a.length - b.length) > 2) return 3
   let before: number[] = []
@@ -57,13 +60,19 @@ const slips = ['caustic', 'hydroxide', 'natriumhydroxid', 'kaliumhydroxid', 'cau
 )
 const abbreviationSlips = new Set(['noah', 'naho', 'naooh', 'naohh', 'nahoh', 'koh2', 'kohh'])
 
-/** Whether one word means lye; slips of the fingers count. */
+/**
+ * Whether one word means lye; slips of the fingers count.
+ * @example isLyeWord('caustic') // true
+ */
 export const isLyeWord = (word: string): boolean =>
   lyeOf.has(word) ||
   abbreviationSlips.has(word) ||
   slips.some(([known, most]) => editsBetween(word, known) <= most)
 
-/** What a line's words say of lye: which alkali, or null when they say nothing of it. Words small and plain. */
+/**
+ * What a line's words say of lye: which alkali, or null when they say nothing of it. Words small and plain.
+ * @example lyeKindOf(['caustic', 'soda']) // 'naoh'
+ */
 export function lyeKindOf(words: string[]): LyeKind | null {
   const lye = words.filter(isLyeWord)
   const soda = words.some((word) => sodaWords.has(word))
@@ -77,12 +86,12 @@ export function lyeKindOf(words: string[]): LyeKind | null {
 
 /**
  * Whether a plain word (small letters, no accents) means sodium hydroxide.
- * @example isSodaWord('naoh') // true
+ * @example isSodaWord('sodium') // true
  */
 export const isSodaWord = (word: string): boolean => sodaWords.has(word)
 /**
  * Whether a plain word (small letters, no accents) means potassium hydroxide.
- * @example isPotashWord('koh') // true
+ * @example isPotashWord('potash') // true
  */
 export const isPotashWord = (word: string): boolean => potashWords.has(word)
 
@@ -136,7 +145,10 @@ const notLye: [test: RegExp, NotLye][] = [
   ],
 ]
 
-/** What of this text is taken for lye but is none; null when nothing is. */
+/**
+ * What of this text is taken for lye but is none; null when nothing is.
+ * @example notLyeIn(['washing', 'soda'])?.id // 'washing-soda'
+ */
 export function notLyeIn(words: string[]): NotLye | null {
   const text = words.join(' ')
   return notLye.find(([test]) => test.test(text))?.[1] ?? null
@@ -153,6 +165,7 @@ export const plainWaterWords = new Set(
 /**
  * Whether a name means lye or water, so that it cannot be that of a scent, an extra or a fat of one's own.
  * Names that only hold such a word beside others that make another substance of it (rose water) do not mean it.
+ * @example meansLyeOrWater('distilled water') // 'water'
  */
 export function meansLyeOrWater(name: string): 'lye' | 'water' | null {
   const words = tokensOf(name.replaceAll('-', ' '))

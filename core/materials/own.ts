@@ -119,7 +119,10 @@ export function recordOf(material: Material): OwnMaterial {
   }
 }
 
-/** A material of one's own to begin with, with the values that are usual for its kind. */
+/**
+ * A material of one's own to begin with, with the values that are usual for its kind.
+ * @example blankMaterial('fat').kind // 'fat'
+ */
 export function blankMaterial(kind: Material['kind']): OwnMaterial {
   const common = { id: ownPrefix, name: '', certificate: '' }
   if (kind === 'fat')
@@ -168,7 +171,10 @@ export function blankMaterial(kind: Material['kind']): OwnMaterial {
   }
 }
 
-/** A colourant that nobody listed: a powder rubbed into oil, that takes no lye. */
+/**
+ * A colourant that nobody listed: a powder rubbed into oil, that takes no lye.
+ * @example ownColourant('slate', 'Slate grey').name // 'Slate grey'
+ */
 export function ownColourant(id: string, name: string, colour?: string): OwnAdditive {
   const blank = blankMaterial('additive') as OwnAdditive
   return {

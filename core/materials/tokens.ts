@@ -46,7 +46,10 @@ const spelt: Record<string, number> = {
   quarter: 0.25,
 }
 
-/** A word small and without accents, apostrophes or ligatures: `Crème` becomes `creme`. */
+/**
+ * A word small and without accents, apostrophes or ligatures: `Crème` becomes `creme`.
+ * @example plainWord('Öl') // 'ol'
+ */
 export const plainWord = (word: string): string =>
   word
     .normalize('NFKD')
@@ -80,7 +83,10 @@ function valueOf(groups: Record<string, string | undefined>): number {
   return number ? Number(number.replace(',', '.')) : Number.NaN
 }
 
-/** Splits a line into its words, numbers and signs. */
+/**
+ * Splits a line into its words, numbers and signs.
+ * @example tokensOf('2 tsp').map(({ text }) => text) // ['2', 'tsp']
+ */
 export function tokensOf(text: string): Token[] {
   return [...text.matchAll(part)].map((match) => {
     const groups = match.groups!

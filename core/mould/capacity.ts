@@ -1,7 +1,10 @@
 import type { Mould } from '#contracts/formula'
 import type { WorkshopMould } from '#contracts/mould'
 
-/** ml that a mould takes by its measures when full to its depth. Missing measures count as nothing. */
+/**
+ * ml that a mould takes by its measures when full to its depth. Missing measures count as nothing.
+ * @example mouldMillilitres({ shape: 'box', lengthMm: 250, widthMm: 90, depthMm: 70 }) // 1575
+ */
 export function mouldMillilitres(mould: Mould): number {
   switch (mould.shape) {
     case 'box':

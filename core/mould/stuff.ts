@@ -84,7 +84,10 @@ export interface MouldRemark {
   says: string
 }
 
-/** What stands against pouring into a mould as it is: a material that lye eats, or one that holds on to the bar. */
+/**
+ * What stands against pouring into a mould as it is: a material that lye eats, or one that holds on to the bar.
+ * @example mouldRemark('silicone', 'none') // null
+ */
 export function mouldRemark(material: MouldMaterial, liner: LinerKind): MouldRemark | null {
   const stuff = stuffOf[material]
   if (stuff.never) return { severity: 'stop', says: stuff.never }

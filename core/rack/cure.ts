@@ -32,7 +32,10 @@ export const cureRules = [
 ] as const
 export type CureRule = (typeof cureRules)[number]
 
-/** A rule of cure by its id; undefined for one of the workshop's own. */
+/**
+ * A rule of cure by its id; undefined for one of the workshop's own.
+ * @example cureRule('patient').days // 90
+ */
 export const cureRule = (id: string): CureRule | undefined =>
   cureRules.find((rule) => rule.id === id)
 
@@ -46,7 +49,10 @@ export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: s
   return [...usual, ...own.filter(({ id }) => !cureRule(id))]
 }
 
-/** The rule that fits a formula's kind. */
+/**
+ * The rule that fits a formula's kind.
+ * @example cureRuleFor(made, shipped).id // 'olive'
+ */
 export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
   const share = (fits: (id: string) => boolean) =>
     sumOf(result.fats, (fat) => (fits(fat.id) ? fat.share : 0))

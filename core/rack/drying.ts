@@ -75,7 +75,10 @@ const paceSd = 0.1
 const aheadSd = 0.3
 /** How far what is still to come strays after a month beyond the last weigh-in, as a share of the mass. */
 const reachError = 0.003
-/** mm of a bar of so many grams, in the proportions of the usual one. */
+/**
+ * mm of a bar of so many grams, in the proportions of the usual one.
+ * @example sidesOf(100) // [22.2552, 53.4126, 80.1189]
+ */
 export function sidesOf(grams: number): [number, number, number] {
   const usual = (usualSides[0] * usualSides[1] * usualSides[2]) / 1000
   const scale = Math.cbrt(Math.max(1, grams) / soapDensity / usual)
@@ -88,6 +91,7 @@ export function sidesOf(grams: number): [number, number, number] {
  * @param grams of one fresh bar, above 0
  * @param humidity of the room, 0–0.95
  * @param sidesMm of the bar as cut; from its mass when nobody measured
+ * @example dryingPrior(0.25, 110, 0.5).loss // 0.166667
  */
 export function dryingPrior(
   waterShare: number,

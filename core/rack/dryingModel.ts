@@ -13,7 +13,10 @@ import { mean } from '../statistics/sum'
 
 /** Humidity that the usual pace belongs to: half saturated. */
 const usualHumidity = 0.5
-/** Pace of drying in air of a humidity (0–0.95), relative to the usual one. */
+/**
+ * Pace of drying in air of a humidity (0–0.95), relative to the usual one.
+ * @example paceIn(0.8) // 0.4
+ */
 export const paceIn = (humidity: number): number =>
   (1 - Math.min(0.95, humidity)) / (1 - usualHumidity)
 
@@ -65,7 +68,10 @@ export function lastWeighed({
   return { mean: middle, lost: 1 - middle / drying.grams }
 }
 
-/** The net weight in g that a label may state: rounded down, to whole grams or to tenths of an ounce. */
+/**
+ * The net weight in g that a label may state: rounded down, to whole grams or to tenths of an ounce.
+ * @example labelGrams(103.7, 'metric') // 103
+ */
 export function labelGrams(netGrams: number, system: UnitSystem): number {
   const step = system === 'metric' ? 1 : gramsPer.oz / 10
   return Math.floor(netGrams / step + 1e-9) * step

@@ -11,7 +11,10 @@ const week = 7
 const dampFrom = 0.62
 const damperBy = 0.05
 
-/** Humidity of the last fortnight, 0–1; what the workshop states when nothing was logged. */
+/**
+ * Humidity of the last fortnight, 0–1; what the workshop states when nothing was logged.
+ * @example humidityOf([], 0.55) // 0.55
+ */
 export const humidityOf = (days: readonly RoomDay[], stated: number): number =>
   days.length ? mean(days.slice(-dryingDays).map(({ humidity }) => humidity)) : stated
 

@@ -4,7 +4,10 @@ import { addDays, daysBetween, type Day } from '../units/days'
 /** Where a batch stands, from the lowest plank up. */
 export type RackStage = 'planned' | 'first-days' | 'drying' | 'last-weeks' | 'ready' | 'left'
 
-/** Whether bars stand on the racks and are not ready yet. */
+/**
+ * Whether bars stand on the racks and are not ready yet.
+ * @example isDrying({ stage: 'made' }) // false
+ */
 export const isDrying = ({ stage }: Pick<Standing, 'stage'>): boolean =>
   stage === 'first-days' || stage === 'drying' || stage === 'last-weeks'
 

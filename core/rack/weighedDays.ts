@@ -60,7 +60,7 @@ const byMedians = 3
 
 /**
  * @param weighIns grams above 0, any order
- * @example weighedDays([{ day: 1, bar: 1, grams: 100 }, { day: 8, bar: 1, grams: 95 }]).days[1]!.ln // ln 95
+ * @example weighedDays([{ day: 1, bar: 1, grams: 100 }, { day: 8, bar: 1, grams: 95 }]).days[1].ln // 4.55388
  */
 export function weighedDays(weighIns: readonly WeighIn[]): WeighedDays {
   const marks = new Map<number, number>()

@@ -78,7 +78,10 @@ function byAmounts(text: string, spoons: SpoonKind): string[] {
   )
 }
 
-/** The pieces of a recipe: by line, semicolon or bullet, by comma, by "and" before a number, by amounts that follow each other. */
+/**
+ * The pieces of a recipe: by line, semicolon or bullet, by comma, by "and" before a number, by amounts that follow each other.
+ * @example piecesOf('500 g olive oil, 200 g coconut') // ['500 g olive oil', '200 g coconut']
+ */
 export function piecesOf(text: string, spoons: SpoonKind = 'us'): string[] {
   return text
     .split(/[\n;•·|\t]/)

@@ -125,7 +125,10 @@ function liquidByWeight(reading: LineReading): LineReading {
   }
 }
 
-/** Reads somebody's recipe as written. Nothing is dropped: what is not understood comes back as a question. */
+/**
+ * Reads somebody's recipe as written. Nothing is dropped: what is not understood comes back as a question.
+ * @example readRecipe('500 g olive oil', { library: shipped, spoons: 'us' }).length // 1
+ */
 export function readRecipe(text: string, context: ReadingContext): RecipeLine[] {
   const pieces = piecesOf(text, context.library.spoons)
   const readings = pieces.map((piece, index) => readPiece(piece, index === 0, context))

@@ -8,6 +8,7 @@ import type { RecipeLine } from './read'
  * The superfat a recipe's weights really have, by the grams of what is certain in it; null where fats or lye are not given by
  * weight.
  * @param end which end of each fat's published range to take
+ * @example superfatOf(readRecipe('500 g olive oil\n64 g lye', { library: shipped, spoons: 'us' }), shipped) // 0.0549927
  */
 export function superfatOf(
   lines: RecipeLine[],

@@ -11,6 +11,7 @@ export interface Verdict {
 /**
  * What a superfat means for the one who makes it.
  * @param range superfat when every fat lies at one end of its published range: lowest and highest
+ * @example superfatVerdict(0.05, [0.03, 0.07], say).says // '5 % superfat: a sound figure for skin.'
  */
 export function superfatVerdict(
   superfat: number,
@@ -49,7 +50,10 @@ export function superfatVerdict(
   }
 }
 
-/** What a ratio of water to lye means at the bench. */
+/**
+ * What a ratio of water to lye means at the bench.
+ * @example waterVerdict(2, say).says // '2.0 : 1 water to lye, 33.3 % strong: workable.'
+ */
 export function waterVerdict(ratio: number, say: Formatter): Verdict {
   const strength = say.percent(1 / (1 + ratio))
   if (ratio < waterFloor)

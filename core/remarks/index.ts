@@ -117,7 +117,12 @@ export const rules: Rule[] = [
 
 const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }
 
-/** All remarks on a formula, the gravest first; none while it is a draft, of which nobody can say anything yet. */
+/**
+ * All remarks on a formula, the gravest first; none while it is a draft, of which nobody can say anything yet.
+ * @example
+ * remarksOn({ ...example, superfat: -0.02 }, computeFormula({ ...example, superfat: -0.02 }, shipped)).some(({ id }) => id === 'superfat-negative')
+ * // true
+ */
 export function remarksOn(
   document: FormulaDocument,
   result: FormulaResult,

@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { sumOf } from '../statistics/sum'
 
-/** Share of the oils that is olive of any grade. */
+/**
+ * Share of the oils that is olive of any grade.
+ * @example oliveShare([{ id: 'olive', share: 0.7 }, { id: 'coconut', share: 0.3 }]) // 0.7
+ */
 export const oliveShare = (fats: { id: string; share: number }[]) =>
   sumOf(fats, ({ id, share }) => (id.startsWith('olive') ? share : 0))
 

@@ -29,7 +29,10 @@ export interface RiskLimits {
   lyeRisk: number
   lyeRiskCleaning: number | null
 }
-/** The one of them that counts for what a soap is for. */
+/**
+ * The one of them that counts for what a soap is for.
+ * @example mostOdds({ lyeRisk: 0.01, lyeRiskCleaning: null }, true) // null
+ */
 export const mostOdds = (limits: Partial<RiskLimits>, cleaning: boolean): number | null =>
   (cleaning ? limits.lyeRiskCleaning : limits.lyeRisk) ?? null
 

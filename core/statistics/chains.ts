@@ -95,7 +95,9 @@ function beginnings(
  * @param size how many parameters, 1 or more
  * @param fits log of how well a point explains what was seen; -Infinity where it cannot be
  * @throws {Error} when no point of the prior is possible
- * @example samplePosterior(1, ([z]) => -((z! - 1) ** 2) / 0.02, randomSource(1), effort) // points near 1
+ * @example
+ * samplePosterior(1, ([z]) => -((z - 1) ** 2) / 0.02, random, effort).every(([z]) => z > 0.4 && z < 1.6)
+ * // true
  */
 export function samplePosterior(
   size: number,

@@ -38,6 +38,9 @@ function lowerRoot(matrix: Matrix): number[][] {
  * Regularised least squares by Levenberg and Marquardt, in which what is known beforehand counts as further observations; the
  * posterior is taken as normal around the likeliest parameters. Scale parameters so that each is near 1 or a logarithm.
  * @param initial parameters to begin at, one observation at least for each
+ * @example
+ * fitPosterior([{ predict: ([x]) => x, value: 3, sd: 1 }, { predict: ([x]) => x, value: 5, sd: 1 }], [0]).likeliest
+ * // [3.99999]
  */
 export function fitPosterior(observations: readonly Observation[], initial: number[]): Posterior {
   // Everything in units of its own standard deviation, so that all weigh the same.

@@ -2,6 +2,7 @@
  * The value below which a share of sorted values lies, between neighbours linearly; at 0.5 the median.
  * @param sorted ascending, one value at least
  * @param share 0–1
+ * @example quantile([1, 2, 4], 0.75) // 3
  */
 export function quantile(sorted: ArrayLike<number>, share: number): number {
   const place = (sorted.length - 1) * share

@@ -8,7 +8,10 @@ export interface RandomSource {
   normal(): number
 }
 
-/** Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed. */
+/**
+ * Numbers between 0 and 1, and normal ones in pairs by Marsaglia's polar method, from one seed.
+ * @example randomSource(1).uniform() === randomSource(1).uniform() // true
+ */
 export function randomSource(seed: number): RandomSource {
   const generator = xoroshiro128plus(seed)
   const uniform = () => (generator.unsafeNext() >>> 0) / 4294967296

@@ -10,7 +10,7 @@ export function sum(numbers: Iterable<number>): number {
 
 /**
  * What a number of each item makes together; 0 of none.
- * @example sumOf(fats, ({ grams }) => grams)
+ * @example sumOf([{ grams: 700 }, { grams: 300 }], ({ grams }) => grams) // 1000
  */
 export function sumOf<T>(items: Iterable<T>, pick: (item: T, index: number) => number): number {
   let all = 0

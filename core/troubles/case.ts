@@ -126,7 +126,10 @@ export const waterTo = ({ say }: Case, ratio: number): Pick<Cause, 'next'> => ({
     patch: [{ path: ['water'], value: { held: 'ratio', value: ratio } }],
   },
 })
-/** A cause whose next step is another gel. */
+/**
+ * A cause whose next step is another gel.
+ * @example gelTo('prevent').next // { label: 'Prevent the gel', patch: [{ path: ['method', 'gel'], value: 'prevent' }] }
+ */
 export const gelTo = (gel: 'force' | 'prevent' | 'leave'): Pick<Cause, 'next'> => ({
   next: {
     label: { force: 'Force the gel', prevent: 'Prevent the gel', leave: 'Leave the gel to itself' }[

@@ -68,7 +68,10 @@ const listKinds = {
   or: { type: 'disjunction' },
 } as const satisfies Record<string, Intl.ListFormatOptions>
 
-/** Makes a formatter for a locale, a unit system and a scale. Default: British English, grams to 0.1. */
+/**
+ * Makes a formatter for a locale, a unit system and a scale. Default: British English, grams to 0.1.
+ * @example formatter({ system: 'imperial' }).mass(1000) // '35.274 oz'
+ */
 export function formatter({
   locale = 'en-GB',
   system = 'metric',

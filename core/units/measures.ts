@@ -34,7 +34,7 @@ export const unitWords: Record<AmountUnit, string> = {
 }
 /**
  * Whether a formula can hold an amount in this unit.
- * @example isAmountUnit('tsp') // true; isAmountUnit('cup') // false
+ * @example isAmountUnit('cup') // false
  */
 export const isAmountUnit = (unit: string): unit is AmountUnit => unit in unitWords
 
@@ -49,6 +49,7 @@ export const gramsOfBase: Record<AmountBase, number> = {
 /**
  * g of one of a unit.
  * @param density g/ml, for volumes
+ * @example gramsOfUnit('tsp', 1, 'us') // 4.92892
  */
 export function gramsOfUnit(unit: AmountUnit, density: number, spoons: SpoonKind): number {
   switch (unit) {
@@ -64,7 +65,10 @@ export function gramsOfUnit(unit: AmountUnit, density: number, spoons: SpoonKind
   }
 }
 
-/** Whether grams of this unit are worked out from a volume. */
+/**
+ * Whether grams of this unit are worked out from a volume.
+ * @example isVolume('ml') // true
+ */
 export const isVolume = (unit: AmountUnit): boolean => unit !== 'g' && unit !== 'oz'
 
 /**

@@ -1,4 +1,7 @@
-/** A number as people write it: 1.5, 1,5, 1 1/2, 1,200. NaN when it is none. */
+/**
+ * A number as people write it: 1.5, 1,5, 1 1/2, 1,200. NaN when it is none.
+ * @example readNumber('1 1/2') // 1.5
+ */
 export function readNumber(text: string): number {
   const clean = text.trim().replace(/−/g, '-')
   const mixed = /^(-?)(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(clean)

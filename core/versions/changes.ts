@@ -100,6 +100,7 @@ export function wordings(library: Library, say: Formatter) {
 /**
  * What changed between two formulas, in short phrases, the fats first. Empty when a maker would call them the same; a note
  * that was rewritten counts as "notes".
+ * @example changesBetween(example, { ...example, superfat: 0.08 }, shipped, say) // ['superfat 5 % → 8 %']
  */
 export function changesBetween(
   before: FormulaDocument,
@@ -146,7 +147,12 @@ export function changesBetween(
   ]
 }
 
-/** The changes in one line: the first few, and how many more there are. */
+/**
+ * The changes in one line: the first few, and how many more there are.
+ * @example
+ * inOneLine(['Superfat 5 % → 6 %', 'kaolin joined', 'olive left'], 2)
+ * // 'Superfat 5 % → 6 %; kaolin joined; and 1 more.'
+ */
 export function inOneLine(changes: string[], most = 4): string {
   if (!changes.length) return 'Nothing changed.'
   const more = changes.length - most

@@ -56,7 +56,10 @@ function weighed(result: FormulaResult): Weighed[] {
 
 const order: Substance[] = ['fat', 'lye', 'water', 'liquid', 'additive', 'scent']
 
-/** Two formulas side by side, thing by thing: fats, lye, water, liquids, extras, scents; in each, the larger first. */
+/**
+ * Two formulas side by side, thing by thing: fats, lye, water, liquids, extras, scents; in each, the larger first.
+ * @example compareWeights(made, made).length // 3
+ */
 export function compareWeights(one: FormulaResult, other: FormulaResult): ComparedLine[] {
   const [left, right] = [one, other].map(
     (result) => new Map(weighed(result).map((line) => [line.key, line])),

@@ -6,7 +6,10 @@ import type { Liquid } from '../materials/liquids'
 /** °C under which milk is kept by default: above it sugar and protein brown and smell. Some work warmer. */
 export const milkGuardC = 38
 
-/** Sugar or protein enough to scorch in hot lye: milks, purées, beer, wine, honeyed waters. */
+/**
+ * Sugar or protein enough to scorch in hot lye: milks, purées, beer, wine, honeyed waters.
+ * @example scorches({ sugar: 0.048, fat: 0.035 }) // true
+ */
 export const scorches = (liquid: Pick<Liquid, 'sugar' | 'fat'>): boolean =>
   liquid.sugar >= 0.008 || liquid.fat >= 0.005
 
@@ -61,10 +64,16 @@ export const milkWays: MilkWay[] = [
   },
 ]
 
-/** One of the three ways, by its id. */
+/**
+ * One of the three ways, by its id.
+ * @example milkWay('frozen').id // 'frozen'
+ */
 export const milkWay = (id: WayOfLiquid): MilkWay => milkWays.find((way) => way.id === id)!
 
-/** The liquids of a formula that scorch, with their lines. */
+/**
+ * The liquids of a formula that scorch, with their lines.
+ * @example scorchingLiquids(example, shipped) // []
+ */
 export function scorchingLiquids(document: FormulaDocument, library: Library) {
   return document.liquids.flatMap((line, index) => {
     const liquid = library.liquids.get(line.id)

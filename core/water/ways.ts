@@ -21,6 +21,7 @@ export const waterFloor = 1
  * @param value ratio > 0; strength 0–1 exclusive; share of oils > 0
  * @param lye g pure alkali in the pot
  * @param oils g of the formula's fats
+ * @example ratioFrom('strength', 1 / 3, 140, 1000) // 2
  */
 export function ratioFrom(held: WaterProportion, value: number, lye: number, oils: number): number {
   switch (held) {
@@ -33,7 +34,10 @@ export function ratioFrom(held: WaterProportion, value: number, lye: number, oil
   }
 }
 
-/** All three ways for one ratio. */
+/**
+ * All three ways for one ratio.
+ * @example waysFrom(2, 140, 1000) // { ratio: 2, strength: 0.333333, shareOfOils: 0.28 }
+ */
 export function waysFrom(ratio: number, lye: number, oils: number): Water {
   return { ratio, strength: 1 / (1 + ratio), shareOfOils: (ratio * lye) / oils }
 }

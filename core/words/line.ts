@@ -69,7 +69,10 @@ export interface ReadingContext {
   scents?: { id: string; name: string }[]
 }
 
-/** A name as an id: `Fir & smoke` becomes `fir-and-smoke`. */
+/**
+ * A name as an id: `Fir & smoke` becomes `fir-and-smoke`.
+ * @example idFrom('Sea clay, grey') // 'sea-clay-grey'
+ */
 export function idFrom(name: string): string {
   return (
     name
@@ -261,7 +264,10 @@ const gramsAs = (value: number, unit: 'g' | 'oz'): Amount => ({
   unit,
 })
 
-/** Whether a line is lye by its weight. */
+/**
+ * Whether a line is lye by its weight.
+ * @example isLyeKind('fat') // false
+ */
 export const isLyeKind = (kind: ReadingKind): boolean =>
   kind === 'naoh' || kind === 'koh' || kind === 'lye'
 

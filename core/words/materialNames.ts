@@ -7,7 +7,10 @@ import { plainWord, tokensOf } from '../materials/tokens'
  * nothing about it. What is left over makes the reading doubtful.
  */
 
-/** Words of a name, small and plain, numbers as they are: "coconut 76". */
+/**
+ * Words of a name, small and plain, numbers as they are: "coconut 76".
+ * @example wordsOf('Olive oil, light') // ['olive', 'oil', 'light']
+ */
 export const wordsOf = (text: string): string[] =>
   tokensOf(text.replace(/[-_/]/g, ' '))
     .filter(({ kind }) => kind !== 'sign')
@@ -220,6 +223,7 @@ function respelt(
 /**
  * Reads a name, word by word.
  * @param words small and plain, numbers that belong to a name among them
+ * @example readName(['olive', 'oil'], shipped).material?.id // 'olive'
  */
 export function readName(words: string[], library: Library): NameReading {
   const index = indexOf(library)
@@ -329,5 +333,8 @@ function namedLike(words: string[], index: Index): Material[] {
     .map(({ material }) => material)
 }
 
-/** Whether a word says nothing about what a substance is. */
+/**
+ * Whether a word says nothing about what a substance is.
+ * @example isFiller('of') // true
+ */
 export const isFiller = (word: string): boolean => fillers.has(word)

@@ -28,6 +28,7 @@ export {
 /**
  * Reads one line: what it names, how much of it, and what it leaves open. A word for lye or water always means the formula's own
  * figures, never a line of it.
+ * @example readLine('500 g olive oil', { library: shipped, spoons: 'us' }).kind // 'fat'
  */
 export function readLine(text: string, context: ReadingContext): LineReading {
   const line = lineOf(text, context)

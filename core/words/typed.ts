@@ -116,7 +116,12 @@ export const isTakeable = (reading: LineReading): boolean =>
   reading.kind !== 'title' &&
   reading.kind !== 'unknown'
 
-/** The formula with a typed line taken; unchanged when the line is doubtful or adds nothing. */
+/**
+ * The formula with a typed line taken; unchanged when the line is doubtful or adds nothing.
+ * @example
+ * takeReading(example, readLine('kaolin 2%', { library: shipped, spoons: 'us' }), shipped).additives.map(({ id }) => id)
+ * // ['kaolin']
+ */
 export function takeReading(
   document: FormulaDocument,
   reading: LineReading,

@@ -113,7 +113,7 @@ console.log(
 const spark = page.getByRole('button', { name: /^lye left over/ })
 const waits: number[] = []
 for (let round = 0; round < 8; round++) {
-  await page.waitForTimeout(600)
+  await quiet(page)
   const said = await spark.textContent()
   const since = performance.now()
   await field.fill(round % 2 ? '6' : '0.5')

@@ -126,6 +126,7 @@ test('a version is kept with its reason, compared, judged and brought back', asy
   await page.getByRole('button', { name: 'Swap sides' }).click()
   await expect(different).toContainText('Superfat 8 % → 6 %')
   await page.goBack()
+  await expect(page.getByRole('textbox', { name: 'Superfat', exact: true })).toHaveValue('8')
   await page.keyboard.press('v')
   await expect(dialog.getByLabel('What was learned from Version 2')).toHaveValue('Slips, but drier')
   await dialog.getByRole('button', { name: 'Bring it back' }).last().click()

@@ -44,7 +44,10 @@ const tolerances: Record<Weighing['kind'], number> = {
 export const toleranceOf = (kind: Weighing['kind'], grams: number, scale: number): number =>
   Math.max(scale, Math.floor((grams * tolerances[kind]) / scale + 1e-9) * scale)
 
-/** A step id with its pot. */
+/**
+ * A step id with its pot.
+ * @example at('weigh-lye', 2) // 'weigh-lye@2'
+ */
 export const at = (id: string, pot: number | null): string => (pot === null ? id : `${id}@${pot}`)
 
 type Bare = Omit<Weighing, 'tolerance' | 'share' | 'alone' | 'pot'> & Partial<Weighing>

@@ -25,7 +25,10 @@ export function fatsAt(result: FormulaResult, moment: 'pot' | 'trace') {
   }))
 }
 
-/** Whether a fat has to be melted: it is hard or soft in a cool room. */
+/**
+ * Whether a fat has to be melted: it is hard or soft in a cool room.
+ * @example isHard(shipped, 'tallow') // true
+ */
 export const isHard = (library: Library, id: string): boolean =>
   (library.fats.get(id)?.stateAt20 ?? 'liquid') !== 'liquid'
 

@@ -24,7 +24,10 @@ export function potsOf(document: FormulaDocument, { result }: OnScale): Pot[] {
   }))
 }
 
-/** Whether pots have lye of their own, since they have water of their own. */
+/**
+ * Whether pots have lye of their own, since they have water of their own.
+ * @example lyeByPot(example) // false
+ */
 export const lyeByPot = (document: FormulaDocument): boolean =>
   document.parts.some((part) => part.water)
 

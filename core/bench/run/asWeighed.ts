@@ -23,7 +23,10 @@ interface Sums extends Weighed {
 }
 
 const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
-/** Whether a vessel is one of those that the lye is made in. */
+/**
+ * Whether a vessel is one of those that the lye is made in.
+ * @example goesIntoLye('lye-jug@2') // true
+ */
 export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
 /** Whether a weighing goes into the lye, into the pan of oils, or joins later. */
 export const joins = (step: Step): 'lye' | 'oils' | 'later' =>

@@ -15,16 +15,25 @@ export const stages: { id: BatterStage; says: string; looks: string }[] = [
   { id: 'thick', says: 'Thick', looks: 'is scooped; a skewer’s mark stays' },
   { id: 'too-far', says: 'Too far', looks: 'stands by itself, will not pour' },
 ]
-/** The name of a stage inside a sentence; undefined while none was marked. */
+/**
+ * The name of a stage inside a sentence; undefined while none was marked.
+ * @example stageText('medium') // 'medium'
+ */
 export function stageText(stage: BatterStage | null | undefined): string | undefined {
   const named = stages.find(({ id }) => id === stage)
   return named && inSentence(named.says)
 }
 
-/** Place of a stage in their order; 0 for the first. */
+/**
+ * Place of a stage in their order; 0 for the first.
+ * @example stageRank('emulsion') < stageRank('medium') // true
+ */
 export const stageRank = (stage: BatterStage): number => stages.findIndex(({ id }) => id === stage)
 
-/** Minutes after the lye at which each stage usually comes, by the model: emulsion early, the working time from there. */
+/**
+ * Minutes after the lye at which each stage usually comes, by the model: emulsion early, the working time from there.
+ * @example usualMinutes(20, true) // { cloudy: 0.3, emulsion: 1.5, light: 6.5, medium: 11.5, thick: 18.5, 'too-far': 21.5 }
+ */
 export function usualMinutes(working: number, blender: boolean): Record<BatterStage, number> {
   const emulsion = blender ? 1.5 : 12
   return {

@@ -43,6 +43,7 @@ export interface Shown {
  * What a weighing shows.
  * @param grams g in the vessel so far
  * @param target g wanted
+ * @example standingAt(250.2, 250, 0.5).standing // 'in'
  */
 export function standingAt(grams: number, target: number, tolerance: number): Shown {
   const toGo = target - grams
@@ -58,7 +59,10 @@ export function standingAt(grams: number, target: number, tolerance: number): Sh
   return { grams, toGo, standing }
 }
 
-/** The loads of something too heavy for the scale: as few as possible, all alike, in whole steps but for the last. */
+/**
+ * The loads of something too heavy for the scale: as few as possible, all alike, in whole steps but for the last.
+ * @example loadsOf(1200, 1000, 200, 1) // [600, 600]
+ */
 export function loadsOf(
   grams: number,
   scaleMax: number,
@@ -73,7 +77,10 @@ export function loadsOf(
   )
 }
 
-/** What is to be filled to next, of several loads, when so much is in already. */
+/**
+ * What is to be filled to next, of several loads, when so much is in already.
+ * @example loadTarget([500, 500], 620) // { number: 2, target: 1000 }
+ */
 export function loadTarget(loads: number[], grams: number): { number: number; target: number } {
   let sum = 0
   for (const [index, load] of loads.entries()) {
@@ -84,5 +91,8 @@ export function loadTarget(loads: number[], grams: number): { number: number; ta
   return { number: 1, target: sum }
 }
 
-/** Whether too much can be spooned back cleanly: it lies in a cup of its own. */
+/**
+ * Whether too much can be spooned back cleanly: it lies in a cup of its own.
+ * @example comesOutClean({ alone: false, kind: 'fat' }) // false
+ */
 export const comesOutClean = ({ alone, kind }: Weighing): boolean => alone || kind === 'share'
