@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises'
 import { expect, saved, test, typeLine } from './fixtures'
 
 test.describe('from nothing to a bar on the rack', () => {
@@ -6,10 +7,16 @@ test.describe('from nothing to a bar on the rack', () => {
   test('with the keyboard alone', async ({ page }) => {
     await page.goto('/')
     await expect(page.getByText('An empty shelf')).toBeVisible()
+    // A slow connection and a quick hand: what is typed before the box is there is not lost.
+    await page.route('**/_nuxt/*.js', async (route) => {
+      await setTimeout(700)
+      await route.continue()
+    })
     await page.keyboard.press('/')
     await page.keyboard.type('new formula')
     await page.keyboard.press('Enter')
     await expect(page).toHaveURL(/\/formulas\/[0-9a-f-]{36}$/)
+    await page.unrouteAll({ behavior: 'wait' })
 
     await expect(page.getByLabel('Name of the formula')).toHaveValue('New formula')
     await page.keyboard.press('a')

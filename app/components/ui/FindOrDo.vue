@@ -140,6 +140,7 @@ function choose(hit: Hit | null) {
         aria-label="Find a formula or batch, or do something"
         placeholder="Find a formula or batch, or do something"
         autocomplete="off"
+        @focus="takeTyped($event.target as HTMLInputElement)"
         @change="query = ($event.target as HTMLInputElement).value"
       />
       <ComboboxOptions static class="max-h-[60vh] overflow-y-auto border-t border-line-2 p-1.5">

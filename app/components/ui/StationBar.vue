@@ -24,8 +24,13 @@ const count = computed((): Record<string, number> => {
 })
 
 onMounted(() => void batches.load())
+/** Its box is loaded when it is first asked for. */
+function find() {
+  typeAhead()
+  palette.value = true
+}
 useShortcuts({
-  '/': () => (palette.value = true),
+  '/': find,
   '?': () => (keyHelp.value = true),
   ...Object.fromEntries(
     stations.map(({ key, path }) => [`g ${key}`, () => void router.push(path)]),
@@ -90,7 +95,7 @@ useShortcuts({
       <button
         type="button"
         class="flex items-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
-        @click="palette = true"
+        @click="find"
       >
         <span class="max-md:sr-only">Find or do</span> <kbd class="border-[#6d7b7c]">/</kbd>
       </button>
