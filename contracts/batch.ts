@@ -48,7 +48,7 @@ export interface Usable {
   because: 'strip' | 'zap' | 'weights' | 'nothing'
 }
 
-/** The shape of a bar's drying, as `core/rack/dryingModel.ts` reads it. */
+/** The shape of a bar's drying, as `core/rack/drying/model.ts` reads it. */
 export interface DryingShape {
   /** Share of the mass at the pour that is lost in the end, 0–1. */
   loss: number

@@ -11,7 +11,7 @@ const held = [
   'core/formula',
   'core/risk',
   'core/heat',
-  'core/rack/drying*',
+  'core/rack/drying',
   'server/db',
 ]
 

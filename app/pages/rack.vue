@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lastWeighed } from '#core/rack/dryingModel'
+import { lastWeighed } from '#core/rack/drying/model'
 import { dueOf, type Due } from '#core/rack/due'
 import { standingOf, type RackStage } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'

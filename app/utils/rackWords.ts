@@ -1,5 +1,5 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
-import { labelGrams } from '#core/rack/dryingModel'
+import { labelGrams } from '#core/rack/drying/model'
 import type { Due } from '#core/rack/due'
 import type { Standing } from '#core/rack/standing'
 import type { Formatter } from '#core/units/formatter'

@@ -56,7 +56,7 @@ export interface Curve {
 /** K from the room at which k is told. */
 const toldAt = 20
 /** q in still air, with a little steam. */
-const usualPower = 0.16
+export const usualPower = 0.16
 /** Below this a power is none. */
 const flat = 1e-4
 

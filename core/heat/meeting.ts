@@ -143,9 +143,8 @@ const warmest = 65
 export function iceMinutes(curve: Curve, now: number, toC: number): number {
   const here = celsiusAt(curve, now)
   if (here <= toC || toC <= iceBath.roomC) return 0
-  return (
-    Math.log((here - iceBath.roomC) / (toC - iceBath.roomC)) / (curve.perMinute * iceBath.times)
-  )
+  const perMinute = curve.perMinute * iceBath.times
+  return minuteAt({ from: 0, startC: here, perMinute, roomC: iceBath.roomC }, toC)
 }
 
 const middle = ({ low, high }: { low: number; high: number }) => (low + high) / 2

@@ -1,7 +1,7 @@
 import type { BatchFacts } from '#contracts/batch'
 import type { Formatter } from '../units/formatter'
 import { daysBetween, type Day } from '../units/days'
-import { leftAfter, weighNoise } from './dryingModel'
+import { leftAfter, weighNoise } from './drying/model'
 
 /** Share by which a first reading may stray from what is to be expected before it is asked about. */
 const firstStrays = 0.2

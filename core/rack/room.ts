@@ -1,5 +1,5 @@
 import type { RoomDay } from '#contracts/room'
-import { paceIn } from './dryingModel'
+import { paceIn } from './drying/model'
 import { mean } from '../statistics/sum'
 
 /* The drying room as it was logged. */

@@ -1,5 +1,5 @@
-import { dryingForecast, dryingPrior, fitDrying } from '../../core/rack/drying'
-import type { WeighIn } from '../../core/rack/weighedDays'
+import { dryingForecast, dryingPrior, fitDrying } from '../../core/rack/drying/fit'
+import type { WeighIn } from '../../core/rack/drying/weighedDays'
 import { quantile } from '../../core/statistics/quantile'
 import { randomSource, type RandomSource } from '../../core/statistics/randomSource'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { dueFor } from '#core/rack/due'
-import { lastWeighed } from '#core/rack/dryingModel'
+import { lastWeighed } from '#core/rack/drying/model'
 import { standingOf } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
 import { roundTo } from '#core/statistics/roundTo'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { leftAfter } from '#core/rack/dryingModel'
+import { leftAfter } from '#core/rack/drying/model'
 import type { Standing } from '#core/rack/standing'
 
 export interface OnPlank {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch, BatchSummary } from '#contracts/batch'
 import { changesBetween, inOneLine } from '#core/versions/changes'
-import { leftAfter } from '#core/rack/dryingModel'
+import { leftAfter } from '#core/rack/drying/model'
 import { feelKinds, feelLines } from '#core/rack/feel'
 import { standingEvents } from '#core/rack/standing'
 import { troubleKinds } from '#core/troubles/kinds'

@@ -1,5 +1,5 @@
 import { openJugPeak } from '../../heat/dissolving'
-import { minuteAt, type Curve } from '../../heat/cooling'
+import { minuteAt, usualPower, type Curve } from '../../heat/cooling'
 import { meetingOf } from '../../heat/meeting'
 import type { PlanContext } from './context'
 import { lyeJugOf, usualCooling } from './jug'
@@ -34,6 +34,7 @@ export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
     startC: (peak.low + peak.high) / 2,
     perMinute: cooling.lye,
     roomC: setup.roomC,
+    power: usualPower,
   }
   const melts = steps.some(({ kind }) => kind === 'melt')
   const oils: Curve = {
@@ -41,6 +42,7 @@ export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
     startC: melts ? meltedC : setup.roomC,
     perMinute: cooling.oils,
     roomC: setup.roomC,
+    power: usualPower,
   }
   const until = (curve: Curve, since: number, most: number, now: number) => {
     const at = minuteAt({ ...curve, from: since }, most)

@@ -1,6 +1,6 @@
-import { median } from '../statistics/quantile'
-import { mean, sum, sumOf } from '../statistics/sum'
-import { weighNoise } from './dryingModel'
+import { median } from '../../statistics/quantile'
+import { mean, sum, sumOf } from '../../statistics/sum'
+import { weighNoise } from './model'
 
 /*
  * Weigh-ins of several bars as one reading a day: what each bar weighs at all is told apart from how all of them lose, so that one

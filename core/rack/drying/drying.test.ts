@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { DryingShape } from '#contracts/batch'
-import { exponential } from '../../tests/support/batchOf'
-import { runs } from '../../tests/support/runs'
-import { randomSource } from '../statistics/randomSource'
-import { dryingCurve, dryingForecast, dryingPrior, fitDrying, sidesOf } from './drying'
-import { dryingClock, plainClock } from './dryingClock'
-import { dryDay, goneAfter, leftAfter } from './dryingModel'
+import { exponential } from '../../../tests/support/batchOf'
+import { runs } from '../../../tests/support/runs'
+import { randomSource } from '../../statistics/randomSource'
+import { dryingCurve, dryingForecast, dryingPrior, fitDrying, sidesOf } from './fit'
+import { dryingClock, plainClock } from './clock'
+import { dryDay, goneAfter, leftAfter } from './model'
 import { weighedDays, type WeighIn } from './weighedDays'
 
 const slow: DryingShape = {

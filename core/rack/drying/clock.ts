@@ -1,6 +1,6 @@
 import type { RoomDay } from '#contracts/room'
-import { daysBetween, type Day } from '../units/days'
-import { paceIn } from './dryingModel'
+import { daysBetween, type Day } from '../../units/days'
+import { paceIn } from './model'
 
 /*
  * Days as drying counts them: a damp day counts for less than a dry one. One day of this clock is a day in air of the humidity

@@ -1,12 +1,12 @@
 import type { DryingPoint, DryingShape } from '#contracts/batch'
-import type { RandomSource } from '../statistics/randomSource'
-import { samplePosterior, type SamplingEffort } from '../statistics/chains'
-import { roundTo } from '../statistics/roundTo'
-import { median, quantile } from '../statistics/quantile'
-import { sumOf } from '../statistics/sum'
-import { clamp } from '../statistics/clamp'
-import { plainClock, type DryingClock } from './dryingClock'
-import { dryAt, dryDay, goneAfter, leftAfter, paceIn } from './dryingModel'
+import type { RandomSource } from '../../statistics/randomSource'
+import { samplePosterior, type SamplingEffort } from '../../statistics/chains'
+import { roundTo } from '../../statistics/roundTo'
+import { median, quantile } from '../../statistics/quantile'
+import { sumOf } from '../../statistics/sum'
+import { clamp } from '../../statistics/clamp'
+import { plainClock, type DryingClock } from './clock'
+import { dryAt, dryDay, goneAfter, leftAfter, paceIn } from './model'
 import { weighedDays, type WeighedDay, type WeighIn } from './weighedDays'
 
 /*
@@ -222,16 +222,17 @@ function drawSpread(usual: number, bars: readonly number[], random: RandomSource
   return Math.min(0.2, Math.sqrt((spreadWeight * usual ** 2 + squares) / Math.max(chi, 0.5)))
 }
 
+const sortedOf = <T>(items: readonly T[], value: (one: T) => number) =>
+  Float64Array.from(items, value).sort()
+
 const barsDrawn = 16
 /** g that 97.5 of 100 bars weigh when long dried, whichever way the batch dries. */
 function netOf(drawn: readonly Drawn[], random: RandomSource): number {
-  const bars = drawn.flatMap(({ grams, loss, spread }) =>
-    Array.from({ length: barsDrawn }, () => grams * (1 + spread * random.normal()) * (1 - loss)),
-  )
-  return quantile(
-    bars.sort((a, b) => a - b),
-    0.025,
-  )
+  const bars = new Float64Array(drawn.length * barsDrawn)
+  for (const [at, { grams, loss, spread }] of drawn.entries())
+    for (let bar = 0; bar < barsDrawn; bar++)
+      bars[at * barsDrawn + bar] = grams * (1 + spread * random.normal()) * (1 - loss)
+  return quantile(bars.sort(), 0.025)
 }
 
 /**
@@ -311,26 +312,24 @@ const levelAt = 1.5 * dryAt
 /** What the fit says of the date, the mass then and the net weight. */
 export function dryingForecast(drying: Drying, random: RandomSource): DryingForecast {
   const { drawn, lastDay, netBefore, bars } = drying
-  const days = drawn
-    .map((one) => {
-      const halfDays =
-        one.halfDays * Math.exp((paceSd / Math.sqrt(Math.max(1, bars))) * random.normal())
-      const own = { ...one, halfDays }
-      const straight = dryDay(own)
-      if (straight <= lastDay) return straight
-      // What is foretold strays more the further it reaches beyond what was seen.
-      const reach = straight - lastDay
-      const day = dryDay(
-        own,
-        Math.max(
-          dryAt / 5,
-          dryAt + reachError * Math.sqrt(Math.min(reach, 60) / 30) * random.normal(),
-        ),
-      )
-      return day <= lastDay ? day : lastDay + (day - lastDay) * Math.exp(aheadSd * random.normal())
-    })
-    .sort((a, b) => a - b)
-  const toCome = drawn.map((one) => one.loss * (1 - goneAfter(one, lastDay))).sort((a, b) => a - b)
+  const days = sortedOf(drawn, (one) => {
+    const halfDays =
+      one.halfDays * Math.exp((paceSd / Math.sqrt(Math.max(1, bars))) * random.normal())
+    const own = { ...one, halfDays }
+    const straight = dryDay(own)
+    if (straight <= lastDay) return straight
+    // What is foretold strays more the further it reaches beyond what was seen.
+    const reach = straight - lastDay
+    const day = dryDay(
+      own,
+      Math.max(
+        dryAt / 5,
+        dryAt + reachError * Math.sqrt(Math.min(reach, 60) / 30) * random.normal(),
+      ),
+    )
+    return day <= lastDay ? day : lastDay + (day - lastDay) * Math.exp(aheadSd * random.normal())
+  })
+  const toCome = sortedOf(drawn, (one) => one.loss * (1 - goneAfter(one, lastDay)))
   const levelled = bars > 0 && quantile(toCome, 0.9) <= levelAt
   const net = bars ? netOf(drawn, random) : netBefore
   const at = quantile(days, 0.5)
@@ -350,7 +349,7 @@ export function dryingCurve({ drawn, clock }: Drying, untilDay: number): DryingP
   return Array.from({ length: curvePoints + 1 }, (_, index) => {
     const day = roundTo((untilDay * index) / curvePoints, 2)
     const time = clock.timeAt(day)
-    const masses = drawn.map((one) => one.marked * leftAfter(one, time)).sort((a, b) => a - b)
+    const masses = sortedOf(drawn, (one) => one.marked * leftAfter(one, time))
     return {
       day,
       low: toHundredth(quantile(masses, 0.05)),
