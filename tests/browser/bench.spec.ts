@@ -84,6 +84,27 @@ async function waitFor(page: Page, says: string) {
 
 test.describe.configure({ timeout: 240_000 })
 
+test('the jug that stands ready decides which peak is to be expected', async ({ page, server }) => {
+  const batch = await planned(server.url, plain)
+  await page.goto(`/bench/${batch.id}`)
+  const expected = page.getByText(/^The open jug should reach/)
+  const peaks = async () => {
+    const [, low, high] = /(\d+) °C to (\d+) °C/.exec((await expected.textContent())!)!
+    return { low: Number(low), high: Number(high) }
+  }
+  await expect(expected).toContainText('at even odds')
+  const light = await peaks()
+  expect(light.high - light.low).toBe(10)
+  await page.getByLabel('Lye jug').selectOption('Big steel jug, steel, 642 g')
+  // 642 g of steel take 289 J/K at once where 150 g of plastic take 95: some 12 % more of 1,600 J/K, off a rise of 75 K.
+  await expect.poll(async () => light.low - (await peaks()).low).toBeGreaterThanOrEqual(7)
+  expect(light.low - (await peaks()).low).toBeLessThanOrEqual(12)
+  const heavy = await peaks()
+  await page.reload()
+  expect(await peaks()).toEqual(heavy)
+  await expect(page.getByLabel('Lye jug').locator('option:checked')).toHaveText(/Big steel jug/)
+})
+
 test('a milk batch with citric acid in two parts, through an over-pour, weak lye, a cut line and a reload', async ({
   page,
   server,

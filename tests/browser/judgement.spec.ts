@@ -73,6 +73,33 @@ test('lye risk: drawn within half a second of a change, and the superfat that wi
   await expect(page.getByRole('textbox', superfat)).toHaveValue('0')
 })
 
+test('lye left over more often than the workshop puts up with is said, and not asked where it only cleans', async ({
+  page,
+}) => {
+  await openFormula(page, 'Plain Tallow')
+  await page.getByRole('textbox', superfat).fill('1')
+  const remark = page.getByText(/^Lye is left over in .+ this workshop puts up with 1 in 100\.$/)
+  await expect(remark).toBeVisible()
+  await page.getByRole('button', { name: /^Set superfat to/ }).click()
+  await expect(remark).toBeHidden()
+  const enough = Number(await page.getByRole('textbox', superfat).inputValue())
+  expect(enough).toBeGreaterThan(1.5)
+  expect(enough).toBeLessThan(6)
+  await page.getByRole('textbox', superfat).fill('-1')
+  await page.getByRole('textbox', superfat).fill('1')
+  await page.getByLabel('What it is for').selectOption('laundry')
+  const cleaning = page.getByText(/^Lye is left over in .+ this workshop puts up with 1 in 20\.$/)
+  await expect(cleaning).toBeVisible()
+  await page.getByRole('button', { name: /^lye left over/ }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Lye left over at most in').selectOption('not asked, for cleaning only')
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(cleaning).toBeHidden()
+  // On skin it is asked as before.
+  await page.getByLabel('What it is for').selectOption('body')
+  await expect(remark).toBeVisible()
+})
+
 test('the finder: found, priced, of another kind, impossible, written as a formula', async ({
   page,
 }) => {
