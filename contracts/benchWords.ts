@@ -12,29 +12,41 @@ export type Treatment = (typeof treatments)[number]
 export const batterStages = ['cloudy', 'emulsion', 'light', 'medium', 'thick', 'too-far'] as const
 export type BatterStage = (typeof batterStages)[number]
 
-/** What was done about a batter that ran away. */
-export const rescues = ['waited', 'simpler-pour', 'dough'] as const
+/**
+ * What was done about a batter that thickened too soon: the blender taken out, what was seen then (it weeps, or it is smooth), what
+ * the maker is sure of, and how it was poured after all. `waited` stands in runs from before anybody was asked what was seen.
+ */
+export const rescues = [
+  'stopped',
+  'weeps',
+  'smooth',
+  'is-trace',
+  'waited',
+  'simpler-pour',
+  'dough',
+] as const
 export type Rescue = (typeof rescues)[number]
 
 /** Why a lye is thrown away and made anew. */
 export const lyeFaults = ['weak', 'scorched', 'other'] as const
 export type LyeFault = (typeof lyeFaults)[number]
 
-/** An ordinary day at the bench. Apart from the schema, so that a screen that only begins with it does not load what validates. */
-/** What jugs are made of. */
-export const vesselStuffs = ['plastic', 'steel', 'glass'] as const
+/** What jugs, pots and cups are made of; `plastic` is one that is not PP or HDPE, or of which nobody knows. */
+export const vesselStuffs = ['steel', 'pp', 'hdpe', 'glass', 'silicone', 'plastic'] as const
 export type VesselStuff = (typeof vesselStuffs)[number]
 
+/** An ordinary day at the bench. Apart from the schema, so that a screen that only begins with it does not load what validates. */
 export const usualSetup = {
   roomC: 20,
   /** 150 g of PP. */
-  jug: { grams: 150, stuff: 'plastic' as const },
+  jug: { grams: 150, stuff: 'pp' as const },
   scaleMax: 5000,
   guardC: 38,
   thermometer: true,
   meltBy: 'stove' as const,
   oilsOntoLye: false,
   divide: null,
+  bulkScent: true,
   order: [],
   leftOut: [],
   own: [],

@@ -44,6 +44,8 @@ export const setupSchema = z.strictObject({
   oilsOntoLye: z.boolean().default(usualSetup.oilsOntoLye),
   /** Pots divided before the lye goes in, or as batter at emulsion. */
   divide: z.enum(['upfront', 'batter']).nullable().default(usualSetup.divide),
+  /** The scent of several pots weighed once and divided; each cup by itself in runs from before that was done. */
+  bulkScent: z.boolean().default(false),
   /** The order the maker put the steps in; those not named keep their usual place. */
   order: z.array(stepId).max(300).default([]),
   leftOut: z.array(stepId).max(100).default([]),
@@ -117,6 +119,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     ...base,
     kind: z.literal('leftover'),
     vessel: stepId,
+    grams: grams.min(0),
+  }),
+  /** What a vessel weighed once more before lye met oils, its own weight taken off. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('checked'),
+    vessel: z.enum(vesselKinds),
     grams: grams.min(0),
   }),
   /** This device leads from here on. */

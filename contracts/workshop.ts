@@ -23,6 +23,13 @@ const placeSchema = z.strictObject({
 })
 export type Place = z.infer<typeof placeSchema>
 
+/** As it is dialled: digits, and what people put between them. */
+const telephone = z
+  .string()
+  .trim()
+  .max(40)
+  .regex(/^[0-9+()\s/.*#-]*$/, 'A number to call is made of digits.')
+
 /** What holds for the whole workshop. */
 export const workshopSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
@@ -113,6 +120,13 @@ export const workshopSchema = z.strictObject({
       sensor: z.string().trim().max(80).nullable().default(null),
     })
     .default({ humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null }),
+  /** Numbers to call, as this workshop has entered them. */
+  emergency: z
+    .strictObject({
+      ambulance: telephone.default('112'),
+      poison: telephone.default(''),
+    })
+    .default({ ambulance: '112', poison: '' }),
   /** Jugs and cups the bench knows: what they hold and what they weigh empty. */
   vessels: z
     .array(

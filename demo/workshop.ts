@@ -48,6 +48,7 @@ export const demoWorkshop: Workshop = {
   lyeRisk: 0.01,
   lyeRiskCleaning: 0.05,
   leastFattyMatter: null,
+  emergency: { ambulance: '112', poison: '000 555 0142' },
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
   rack: {
     humidity: 0.58,
@@ -57,9 +58,9 @@ export const demoWorkshop: Workshop = {
     sensor: 'stand-in',
   },
   vessels: [
-    { name: 'Blue lye cup', millilitres: 700, grams: 38, stuff: 'plastic' },
+    { name: 'Blue lye cup', millilitres: 700, grams: 38, stuff: 'hdpe' },
     { name: 'Big steel jug', millilitres: 3000, grams: 642, stuff: 'steel' },
-    { name: 'White PP jug', millilitres: 2000, grams: 171, stuff: 'plastic' },
+    { name: 'White PP jug', millilitres: 2000, grams: 171, stuff: 'pp' },
     { name: 'Ten-litre pan', millilitres: 10_000, grams: 1880, stuff: 'steel' },
     { name: 'Scent beaker', millilitres: 250, grams: 96, stuff: 'glass' },
   ],

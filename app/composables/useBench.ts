@@ -2,7 +2,7 @@ import { byBlender } from '#core/formula/method'
 import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
-import { celsiusAtCombine, usualMinutes } from '#core/bench/run/batter'
+import { usualMinutes } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { heatState } from '#core/bench/run/heatState'
 import { usualTimes } from '#core/bench/run/ownTimes'
@@ -162,14 +162,17 @@ export function createBench(subject: BenchSubject) {
     if (minutes.value - heatSince.value > 0.5) refit()
   }, 500)
 
-  const usual = computed(() =>
-    usualTimes(usualMinutes(plan.value.working, byBlender(ctx.value.document)), subject.earlier),
-  )
+  const models = computed(() => {
+    const blender = byBlender(ctx.value.document)
+    // Before a batter is divided it is one: then no pot has a pace of its own.
+    const whole = usualMinutes(plan.value.working, blender)
+    return plan.value.pots.map(({ working }) =>
+      plan.value.dividing === 'none' ? whole : usualMinutes(working, blender),
+    )
+  })
+  const usualOf = (pot: number) =>
+    usualTimes(models.value, pot, keeper.events.value, subject.earlier)
   const soFar = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
-  const combinedC = computed(() => ({
-    lye: celsiusAtCombine(state.value, 'lye'),
-    oils: celsiusAtCombine(state.value, 'oils'),
-  }))
   /** Minutes since the lye went into the oils of a pot. */
   function sinceCombined(pot: number): number | null {
     const { combined } = state.value
@@ -215,9 +218,8 @@ export function createBench(subject: BenchSubject) {
     heat,
     celsius,
     keepReading,
-    usual,
+    usualOf,
     soFar,
-    combinedC,
     sinceCombined,
     safetyCheck: computed(() => safetyCheckOf(ctx.value.document)),
     lyeIsAbout: computed(() => lyeIsAbout(plan.value, state.value)),

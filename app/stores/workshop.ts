@@ -23,6 +23,7 @@ export const useWorkshop = defineStore('workshop', () => {
     lyeRisk: 0.01,
     lyeRiskCleaning: 0.05,
     leastFattyMatter: null,
+    emergency: { ambulance: '112', poison: '' },
     bench: {},
     rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null },
     vessels: [],

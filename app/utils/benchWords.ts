@@ -80,6 +80,8 @@ export function toldWords(event: RunEvent, steps: readonly Step[]): string {
       return event.how === 'ice' ? 'into ice water' : 'out of the ice, or warmed'
     case 'restarted':
       return 'making the lye anew'
+    case 'checked':
+      return 'what a vessel weighed once more'
     case 'laundry':
       return 'kept for laundry'
     case 'leftover':

@@ -13,6 +13,8 @@ export interface Pour {
   lives: 'fluid' | 'setting' | 'any'
   /** Whether it shows anything in a batter of one colour. */
   needsColours: boolean
+  /** Whether each pot is made and poured by itself, on top of one that sets: otherwise all are poured together. */
+  oneByOne: boolean
 }
 
 export const pours: Record<Pattern, Pour> = {
@@ -23,6 +25,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 5,
     lives: 'any',
     needsColours: false,
+    oneByOne: false,
   },
   layers: {
     says: 'Layers',
@@ -31,6 +34,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 15,
     lives: 'setting',
     needsColours: true,
+    oneByOne: true,
   },
   'slanted-layers': {
     says: 'Slanted layers',
@@ -39,6 +43,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 18,
     lives: 'setting',
     needsColours: true,
+    oneByOne: true,
   },
   'in-pot-swirl': {
     says: 'In-pot swirl',
@@ -47,6 +52,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 8,
     lives: 'fluid',
     needsColours: true,
+    oneByOne: false,
   },
   'drop-pour': {
     says: 'Drop pour',
@@ -55,6 +61,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 12,
     lives: 'fluid',
     needsColours: true,
+    oneByOne: false,
   },
   'hanger-swirl': {
     says: 'Hanger swirl',
@@ -63,6 +70,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 15,
     lives: 'fluid',
     needsColours: true,
+    oneByOne: false,
   },
   'spun-swirl': {
     says: 'Spun swirl',
@@ -71,6 +79,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 12,
     lives: 'fluid',
     needsColours: true,
+    oneByOne: false,
   },
   drizzle: {
     says: 'Thin drizzle',
@@ -79,6 +88,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 18,
     lives: 'fluid',
     needsColours: true,
+    oneByOne: false,
   },
   'pencil-line': {
     says: 'Pencil line',
@@ -87,6 +97,7 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 15,
     lives: 'setting',
     needsColours: false,
+    oneByOne: true,
   },
   'textured-top': {
     says: 'Textured top',
@@ -95,5 +106,6 @@ export const pours: Record<Pattern, Pour> = {
     minutes: 15,
     lives: 'setting',
     needsColours: false,
+    oneByOne: false,
   },
 }

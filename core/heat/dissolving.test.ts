@@ -70,7 +70,7 @@ describe('the heat of dissolving', () => {
   })
 
   it.each([
-    [136, 150, 'plastic', 80, 90],
+    [136, 150, 'pp', 80, 90],
     [136, 400, 'steel', 75, 85],
     [136, 600, 'glass', 64, 74],
     [65, 150, 'plastic', 75, 85],

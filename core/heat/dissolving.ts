@@ -108,6 +108,9 @@ export interface LyeJug {
  * steel and glass nearly at once.
  */
 const stuffs = {
+  pp: { heat: 1.9, takes: 1 / 3 },
+  hdpe: { heat: 2.2, takes: 1 / 3 },
+  silicone: { heat: 1.3, takes: 1 / 3 },
   plastic: { heat: 1.9, takes: 1 / 3 },
   steel: { heat: 0.5, takes: 0.9 },
   glass: { heat: 0.84, takes: 0.9 },

@@ -6,7 +6,6 @@ import {
   suspectsWeakLye,
   type LyeJug,
 } from '../../core/heat/dissolving'
-import type { VesselStuff } from '../../contracts/benchWords'
 import { randomSource, type RandomSource } from '../../core/statistics/randomSource'
 
 /*
@@ -18,7 +17,7 @@ import { randomSource, type RandomSource } from '../../core/statistics/randomSou
 const runs = 600
 interface Truth {
   name: string
-  stuff: VesselStuff
+  stuff: 'plastic' | 'steel' | 'glass'
   grams: number
   /** s in which most is dissolved; W/m²K of air while it is stirred; how much steam takes; W/K into the wall per 100 g of lye. */
   draw: (random: RandomSource) => { dissolves: number; air: number; steam: number; wall: number }
@@ -60,7 +59,7 @@ const truths: Truth[] = [
     }),
   },
 ]
-const heats: Record<VesselStuff, number> = { plastic: 1.9, steel: 0.5, glass: 0.84 }
+const heats: Record<Truth['stuff'], number> = { plastic: 1.9, steel: 0.5, glass: 0.84 }
 /** kg/m²s of steam per hPa, times what a kilogram takes, over lye with two thirds of water's pressure: W/m². */
 const vapour = (celsius: number) => 6.112 * Math.exp((17.62 * celsius) / (243.12 + celsius))
 

@@ -3,8 +3,10 @@ import { usualSetup } from '#contracts/benchWords'
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
 import { isHard } from '#core/bench/plan/fatSteps'
+import { scentedAlike } from '#core/bench/plan/readySteps'
 import type { Plan } from '#core/bench/plan/plan'
 import { lyeByPot } from '#core/bench/plan/pots'
+import { lyeJugStuffs, stuffWords } from '#core/bench/plan/vessels'
 
 /** What the day and the maker decide: room, scale, thermometer, guard, and the ways that this formula leaves open. */
 const { ctx, plan } = defineProps<{ ctx: PlanContext; plan: Plan; fixed: boolean }>()
@@ -20,13 +22,18 @@ const meltable = computed(
 const jugs = computed(() => {
   const room = plan.vessels.find(({ id }) => id.startsWith('lye-jug'))?.millilitres ?? 0
   return settings.value.vessels
-    .filter(({ grams, stuff, millilitres }) => grams >= 10 && stuff && millilitres >= room)
+    .filter(
+      ({ grams, stuff, millilitres }) =>
+        grams >= 10 && stuff && lyeJugStuffs.includes(stuff) && millilitres >= room,
+    )
     .sort((a, b) => a.millilitres - b.millilitres)
     .map(({ name, grams, stuff }) => ({ name, jug: { grams, stuff: stuff! } }))
 })
 const sameJug = (jug: RunSetup['jug']) =>
   jug.grams === setup.value.jug.grams && jug.stuff === setup.value.jug.stuff
 const chosenJug = computed(() => jugs.value.findIndex(({ jug }) => sameJug(jug)))
+/** Pots that are scented, all with the same. */
+const sharesScent = computed(() => plan.pots.length > 1 && scentedAlike(ctx.pots))
 const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
 </script>
 
@@ -48,11 +55,11 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
           "
         >
           <option :value="-1">
-            {{ sameJug(usualSetup.jug) ? 'plastic' : setup.jug.stuff }},
+            {{ stuffWords[chosenJug < 0 ? setup.jug.stuff : usualSetup.jug.stuff] }},
             {{ say.mass(chosenJug < 0 ? setup.jug.grams : usualSetup.jug.grams) }}
           </option>
           <option v-for="(one, index) in jugs" :key="one.name" :value="index">
-            {{ one.name }}, {{ one.jug.stuff }}, {{ say.mass(one.jug.grams) }}
+            {{ one.name }}, {{ stuffWords[one.jug.stuff] }}, {{ say.mass(one.jug.grams) }}
           </option>
         </select></label
       >
@@ -102,6 +109,13 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
           <option value="batter">as batter, at emulsion</option>
           <option value="upfront">lye and oils, up front by weight</option>
         </select>
+      </label>
+      <label v-if="sharesScent" class="flex items-start gap-2">
+        <input v-model="setup.bulkScent" type="checkbox" class="mt-1" />
+        <span
+          >One cup of scent for all pots
+          <small class="block text-sm text-ink-2">weighed once, then divided by weight</small></span
+        >
       </label>
     </fieldset>
   </section>

@@ -10,15 +10,21 @@ const { step, plan, index, state, keeper, practising, guided } = bench
 const emit = defineEmits<{ finish: [] }>()
 const listOpen = ref(false)
 const noteOpen = ref(false)
+const emergency = ref(false)
 
 const view = computed(() => (step.value ? viewOf(step.value) : 'end'))
+/** Of the bench, while nothing has happened to anybody. */
+const unless = (act: () => void) => () => {
+  if (!emergency.value) act()
+}
 useBenchKeys({
-  z: bench.takeBack,
-  ArrowLeft: () => bench.look(-1),
-  ArrowRight: () => bench.look(1),
-  ArrowUp: () => bench.look(-1),
-  ArrowDown: () => bench.look(1),
-  n: () => (noteOpen.value = !noteOpen.value),
+  e: () => (emergency.value = !emergency.value),
+  z: unless(bench.takeBack),
+  n: unless(() => (noteOpen.value = !noteOpen.value)),
+  ArrowLeft: unless(() => bench.look(-1)),
+  ArrowRight: unless(() => bench.look(1)),
+  ArrowUp: unless(() => bench.look(-1)),
+  ArrowDown: unless(() => bench.look(1)),
 })
 const leader = computed(() => {
   const drove = keeper.events.value.findLast((event) => event.kind === 'drove')
@@ -46,7 +52,7 @@ function saveEntries() {
 
 <template>
   <div data-theme="bench" class="flex h-dvh flex-col bg-[#161c1e] text-ink">
-    <BenchTop />
+    <BenchTop v-model:emergency="emergency" />
     <div
       v-if="keeper.state.value === 'stranded'"
       role="alert"
@@ -134,12 +140,18 @@ function saveEntries() {
         </button>
       </div>
       <main id="main" ref="main" class="flex min-h-0 min-w-0 flex-col">
-        <StepList v-if="listOpen" class="min-h-0 flex-1 lg:hidden" @picked="listOpen = false" />
+        <EmergencyPanel v-if="emergency" @back="emergency = false" />
+        <StepList
+          v-else-if="listOpen"
+          class="min-h-0 flex-1 lg:hidden"
+          @picked="listOpen = false"
+        />
         <template v-else>
           <GuideLine v-if="guided" />
           <SafetyCheckStep v-if="view === 'safety-check'" />
           <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
           <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
+          <CheckStep v-else-if="view === 'check'" :key="step!.id" />
           <BatterStep v-else-if="view === 'batter'" :key="step!.id" />
           <PourStep v-else-if="view === 'pour'" :key="step!.id" />
           <DoStep v-else-if="view === 'do'" :key="step!.id" />

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { TriangleAlert, Undo2 } from '@lucide/vue'
+import { Siren, TriangleAlert, Undo2, Volume2, VolumeX } from '@lucide/vue'
 import { standingLine } from '#core/bench/run/safetyCheck'
 import { thumbnailOf } from '#core/formula/thumbnail'
 
 /** Whose batch, since when, where it is kept, and the line that stands until everything is rinsed. */
+const emergency = defineModel<boolean>('emergency', { required: true })
 const bench = useBench()
+const sounds = useBenchSounds()
 const { name, number, minutes, clock, lyeIsAbout, keeper, practising, ctx, speed, state } = bench
 const thumbnail = computed(() => thumbnailOf(ctx.value.document, ctx.value.library))
 /** Only a secure page comes back after a reload without its server. */
@@ -71,5 +73,24 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
     >
       <TriangleAlert :size="18" aria-hidden="true" />{{ standingLine }}
     </p>
+    <button
+      type="button"
+      class="flex size-11 items-center justify-center text-ink-2"
+      :aria-pressed="sounds"
+      :aria-label="sounds ? 'Sounds are on' : 'Sounds are off'"
+      :title="sounds ? 'Sounds are on' : 'Sounds are off'"
+      @click="sounds = !sounds"
+    >
+      <component :is="sounds ? Volume2 : VolumeX" :size="20" aria-hidden="true" />
+    </button>
+    <button
+      type="button"
+      class="flex min-h-11 items-center gap-2 bg-[#7d2218] px-3 text-[15px] font-bold text-white"
+      :aria-pressed="emergency"
+      @click="emergency = !emergency"
+    >
+      <Siren :size="18" aria-hidden="true" /> Emergency
+      <kbd class="border-white/60 max-sm:hidden">E</kbd>
+    </button>
   </header>
 </template>

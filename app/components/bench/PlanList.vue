@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { RunSetup } from '#contracts/run'
+import { rowsOf, type PlanRow } from '#core/bench/plan/fold'
 import { mayMove, type Plan } from '#core/bench/plan/plan'
-import { ArrowDown, ArrowUp, Plus, Trash2, Undo2 } from '@lucide/vue'
+import { ArrowDown, ArrowUp, ChevronDown, ChevronRight, Plus, Trash2, Undo2 } from '@lucide/vue'
 
 /** The steps of a plan in order, to be moved, left out and added to before the start. */
 const { plan } = defineProps<{ plan: Plan; fixed: boolean }>()
@@ -43,6 +44,51 @@ const usual = () => change({ order: [], leftOut: [], own: [] }, 'The usual plan 
 const changed = computed(
   () => setup.value.order.length + setup.value.leftOut.length + setup.value.own.length > 0,
 )
+/** Folded rows that somebody opened, by their first step. */
+const opened = ref(new Set<string>())
+const idOf = (row: PlanRow) => row.steps[0]!.id
+function toggle(row: PlanRow) {
+  const now = new Set(opened.value)
+  if (!now.delete(idOf(row))) now.add(idOf(row))
+  opened.value = now
+}
+/** Rows as they are shown: a folded one stands for its steps until it is opened, then above them. */
+const rows = computed(() =>
+  rowsOf(plan.steps).flatMap((row) => {
+    const steps = row.steps.map((step, place) => ({ step, index: row.from + place, row: null }))
+    if (!row.fold) return steps
+    const head = { step: null, index: row.from, row }
+    return opened.value.has(idOf(row)) ? [head, ...steps] : [head]
+  }),
+)
+function foldSays({ fold, steps }: PlanRow): { says: string; how: string; grams: string } {
+  const { low, high } = fold!.grams ?? { low: 0, high: 0 }
+  const each =
+    low === high ? say.value.mass(low) : `${say.value.massFigure(low)} to ${say.value.mass(high)}`
+  const names = say.value.list(steps.map((step) => plan.pots[step.pot!]!.name))
+  switch (fold!.kind) {
+    case 'cups':
+      return {
+        says: `For each of ${say.value.count(steps.length, 'cup', 'cups')}: ${steps[0]!.weigh!.name.split(': ')[1]}`,
+        how: `By weight, its share of what is really there: ${names}.`,
+        grams: each,
+      }
+    case 'ready':
+      return {
+        says: `Colours and the like for ${say.value.count(new Set(steps.map(({ pot }) => pot)).size, 'pot', 'pots')}`,
+        how: say.value.list(steps.map(({ weigh }) => weigh!.name.split(',')[0]!)),
+        grams: '',
+      }
+    case 'pot':
+      return {
+        says: `${plan.pots[fold!.pot!]!.name}: ${steps.some(({ kind }) => kind === 'pour') ? 'from its lye to its pour' : 'all of its steps'}`,
+        how: say.value.list(
+          steps.map(({ short }) => short.replace(`, ${plan.pots[fold!.pot!]!.name}`, '')),
+        ),
+        grams: '',
+      }
+  }
+}
 /** What a step waits for, where that is short enough to say. */
 function afterWords(index: number): string {
   const names = plan.steps[index]!.after.flatMap(
@@ -62,57 +108,89 @@ function afterWords(index: number): string {
     </div>
     <ol class="figure">
       <li
-        v-for="(step, index) in plan.steps"
-        :key="step.id"
+        v-for="{ step, index, row } in rows"
+        :key="row ? `fold ${index}` : step.id"
         class="grid grid-cols-[28px_1fr_auto_auto] items-center gap-x-3 border-t border-line-2 px-5 py-1.5"
+        :class="row ? 'bg-[#f5efe0]' : ''"
       >
-        <span class="text-right text-ink-3">{{ index + 1 }}</span>
-        <div class="min-w-0">
-          <b class="font-[620]" :class="step.lye ? 'text-stop' : ''">{{ step.says }}</b>
-          <small class="block text-[13px] text-ink-2"
-            >{{ step.how
-            }}<template v-if="afterWords(index)"> After: {{ afterWords(index) }}.</template></small
-          >
-        </div>
-        <span class="text-right whitespace-nowrap">
-          <b v-if="step.weigh" class="font-[650]">{{ say.mass(step.weigh.grams) }}</b>
-          <small class="block text-sm text-ink-2">{{
-            timeOf.get(step.id)!.waits > 0.5
-              ? `wait ${minutesText(timeOf.get(step.id)!.waits)}`
-              : step.minutes
-                ? minutesText(step.minutes)
-                : ''
-          }}</small>
-        </span>
-        <span v-if="!fixed" class="flex w-[84px] justify-end">
+        <template v-if="row">
+          <span class="text-right text-ink-3">{{ index + 1 }}</span>
           <button
-            v-if="mayMove(plan.steps, index, index - 1)"
             type="button"
-            class="p-1.5"
-            :aria-label="`Earlier: ${step.short}`"
-            @click="move(index, -1)"
+            class="min-w-0 text-left"
+            :aria-expanded="opened.has(idOf(row))"
+            @click="toggle(row)"
           >
-            <ArrowUp :size="16" />
+            <b class="font-[620]"
+              ><component
+                :is="opened.has(idOf(row)) ? ChevronDown : ChevronRight"
+                :size="16"
+                class="mr-1 inline align-[-3px]"
+                aria-hidden="true"
+              />{{ foldSays(row).says }}</b
+            >
+            <small class="block text-[13px] text-ink-2"
+              >{{ foldSays(row).how }} Steps {{ index + 1 }} to
+              {{ index + row.steps.length }}.</small
+            >
           </button>
-          <button
-            v-if="mayMove(plan.steps, index, index + 1)"
-            type="button"
-            class="p-1.5"
-            :aria-label="`Later: ${step.short}`"
-            @click="move(index, 1)"
-          >
-            <ArrowDown :size="16" />
-          </button>
-          <button
-            v-if="!step.needed"
-            type="button"
-            class="p-1.5"
-            :aria-label="`Leave out: ${step.short}`"
-            @click="leaveOut(step.id, step.short)"
-          >
-            <Trash2 :size="16" />
-          </button>
-        </span>
+          <span class="text-right whitespace-nowrap">
+            <b class="font-[650]">{{ foldSays(row).grams }}</b>
+            <small class="block text-sm text-ink-2">{{ minutesText(row.fold!.minutes) }}</small>
+          </span>
+          <span class="w-[84px]" />
+        </template>
+        <template v-else>
+          <span class="text-right text-ink-3">{{ index + 1 }}</span>
+          <div class="min-w-0">
+            <b class="font-[620]" :class="step.lye ? 'text-stop' : ''">{{ step.says }}</b>
+            <small class="block text-[13px] text-ink-2"
+              >{{ step.how
+              }}<template v-if="afterWords(index)">
+                After: {{ afterWords(index) }}.</template
+              ></small
+            >
+          </div>
+          <span class="text-right whitespace-nowrap">
+            <b v-if="step.weigh" class="font-[650]">{{ say.mass(step.weigh.grams) }}</b>
+            <small class="block text-sm text-ink-2">{{
+              timeOf.get(step.id)!.waits > 0.5
+                ? `wait ${minutesText(timeOf.get(step.id)!.waits)}`
+                : step.minutes
+                  ? minutesText(step.minutes)
+                  : ''
+            }}</small>
+          </span>
+          <span v-if="!fixed" class="flex w-[84px] justify-end">
+            <button
+              v-if="mayMove(plan.steps, index, index - 1)"
+              type="button"
+              class="p-1.5"
+              :aria-label="`Earlier: ${step.short}`"
+              @click="move(index, -1)"
+            >
+              <ArrowUp :size="16" />
+            </button>
+            <button
+              v-if="mayMove(plan.steps, index, index + 1)"
+              type="button"
+              class="p-1.5"
+              :aria-label="`Later: ${step.short}`"
+              @click="move(index, 1)"
+            >
+              <ArrowDown :size="16" />
+            </button>
+            <button
+              v-if="!step.needed"
+              type="button"
+              class="p-1.5"
+              :aria-label="`Leave out: ${step.short}`"
+              @click="leaveOut(step.id, step.short)"
+            >
+              <Trash2 :size="16" />
+            </button>
+          </span>
+        </template>
       </li>
     </ol>
     <form

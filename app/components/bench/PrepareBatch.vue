@@ -90,6 +90,7 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
             </div>
           </div>
           <div class="flex flex-wrap gap-2">
+            <AppButton to="/emergency">Emergency</AppButton>
             <AppButton :to="`/batches/${batch.id}`">Its sheet</AppButton>
             <AppButton @click="print"><Printer :size="16" /> Print the plan</AppButton>
             <AppButton v-if="!begun" @click="begin(true)">Write up from paper</AppButton>
@@ -141,9 +142,10 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
           >
         </p>
       </section>
+      <PotStairs v-if="plan.pots.some(({ takes }) => takes !== null)" :plan="plan" />
       <PlanList v-model="setup" :plan="plan" :fixed="begun" />
     </div>
-    <aside class="grid content-start gap-4 max-lg:order-first" aria-label="Setup and vessels">
+    <aside class="grid content-start gap-4" aria-label="Setup and vessels">
       <BenchSetup v-model="setup" :ctx="ctx" :plan="plan" :fixed="begun" />
       <VesselList :plan="plan" />
       <section class="sheet px-5 py-4">

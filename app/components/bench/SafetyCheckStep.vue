@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { Check } from '@lucide/vue'
-import { firstAid } from '#core/bench/run/safetyCheck'
 
 /** The room and clothing check: each point by one key, kept in the record. */
 const bench = useBench()
@@ -49,11 +48,10 @@ useBenchKeys({
         </button>
       </li>
     </ul>
-    <details class="mt-4 text-[15px] text-ink-2">
-      <summary class="inline-block min-h-11 py-2 font-semibold">If it happens all the same</summary>
-      <p v-for="line in firstAid" :key="line" class="mt-1">{{ line }}</p>
-      <p class="mt-1">Local rules and the supplier’s safety sheet come first.</p>
-    </details>
+    <p class="mt-4 text-[15px] text-ink-2">
+      If it happens all the same: <b>Emergency</b>, the key E, on every screen of the bench. Local
+      rules and the supplier’s safety sheet come first.
+    </p>
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey

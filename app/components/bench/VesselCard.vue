@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { vesselStuffs, type VesselStuff } from '#contracts/benchWords'
+import { stuffWords } from '#core/bench/plan/vessels'
 
 /** The workshop's jugs and cups: what they take and what they weigh empty, so that the bench can subtract them. */
 const workshop = useWorkshop()
@@ -9,7 +10,7 @@ const none = {
   name: '',
   millilitres: null as number | null,
   grams: null as number | null,
-  stuff: 'plastic' as VesselStuff,
+  stuff: 'pp' as VesselStuff,
 }
 const draft = ref({ ...none })
 type Vessels = typeof workshop.settings.vessels
@@ -51,7 +52,7 @@ async function remove(index: number) {
         <span class="min-w-0">{{ vessel.name }}</span>
         <span class="ml-auto text-ink-2"
           >{{ litres(vessel.millilitres) }}, {{ workshop.say.mass(vessel.grams) }} empty{{
-            vessel.stuff ? `, ${vessel.stuff}` : ''
+            vessel.stuff ? `, ${stuffWords[vessel.stuff]}` : ''
           }}</span
         >
         <button
@@ -93,7 +94,9 @@ async function remove(index: number) {
         :max="50000"
       />
       <select v-model="draft.stuff" class="field" aria-label="Made of">
-        <option v-for="stuff in vesselStuffs" :key="stuff">{{ stuff }}</option>
+        <option v-for="stuff in vesselStuffs" :key="stuff" :value="stuff">
+          {{ stuffWords[stuff] }}
+        </option>
       </select>
       <AppButton @click="add"
         ><Plus :size="15" /><span class="sr-only">Add the vessel</span></AppButton

@@ -1,14 +1,16 @@
 <script setup lang="ts">
 import type { Plan } from '#core/bench/plan/plan'
+import { ownVessels, vesselGroups, type VesselGroup } from '#core/bench/plan/vessels'
 
 /** The vessels to lay out by size, with the workshop's own that will do, and the tools beside them. */
-defineProps<{ plan: Plan }>()
-const { settings } = storeToRefs(useWorkshop())
-/** The smallest of the workshop's vessels that takes it; it need not be quite as roomy as advised. */
-const ownVessel = (size: number) =>
-  [...settings.value.vessels]
-    .sort((a, b) => a.millilitres - b.millilitres)
-    .find(({ millilitres }) => millilitres >= size * 0.75)
+const { plan } = defineProps<{ plan: Plan }>()
+const { settings, say } = storeToRefs(useWorkshop())
+const own = computed(() => ownVessels(plan.vessels, settings.value.vessels))
+const groups = computed(() => vesselGroups(plan.vessels))
+/** What a group is for: itself, or how many of which pots. */
+const groupSays = ({ vessels, says }: VesselGroup) =>
+  vessels.length > 1 ? `${vessels.length} × ${says.replace(/ (for|of) .*$|, .*$/, '')}` : says
+const ownOf = ({ vessels }: VesselGroup) => vessels.flatMap(({ id }) => own.value.get(id) ?? [])
 </script>
 
 <template>
@@ -16,20 +18,22 @@ const ownVessel = (size: number) =>
     <h2 class="mb-2">Vessels, smallest size that does</h2>
     <ul class="grid gap-1.5">
       <li
-        v-for="vessel in plan.vessels"
-        :key="vessel.id"
+        v-for="group in groups"
+        :key="group.vessels[0]!.id"
         class="figure flex items-baseline justify-between gap-3"
       >
         <span class="min-w-0"
-          >{{ vessel.says }}
+          >{{ groupSays(group) }}
           <small class="block text-sm text-ink-2"
-            >{{ vessel.of }}; holds {{ litres(vessel.millilitres)
-            }}<template v-if="ownVessel(vessel.size)"
-              >; {{ ownVessel(vessel.size)!.name }} does</template
+            >{{ group.vessels[0]!.of }}; holds
+            {{ litres(Math.max(...group.vessels.map(({ millilitres }) => millilitres)))
+            }}<template v-if="ownOf(group).length"
+              >; {{ say.list(ownOf(group)) }}
+              {{ say.plural(ownOf(group).length, 'does', 'do') }}</template
             ></small
           >
         </span>
-        <b class="shrink-0 font-[650]">{{ litres(vessel.size) }}</b>
+        <b class="shrink-0 font-[650]">{{ litres(group.vessels[0]!.size) }}</b>
       </li>
     </ul>
     <h2 class="mt-4 mb-2">Beside it</h2>

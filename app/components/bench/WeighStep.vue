@@ -59,6 +59,13 @@ const mainKey = computed(() => {
     off: false,
   }
 })
+const sounds = useBenchSounds()
+watch(shown, (now, before) => {
+  if (!sounds.value || done.value || typed.value) return
+  const sound = weighingSound(before, now, load.value.target)
+  if (typeof sound === 'string') soundOf(sound)
+  else if (sound) click(sound.click)
+})
 const typing = ref(false)
 useBenchKeys(
   {

@@ -103,6 +103,12 @@ const all = computed<Hit[]>(() => [
     also: 'pair a tablet, rights, back up, restore, network',
     go: () => router.push('/workshop'),
   },
+  {
+    id: 'emergency',
+    says: 'Emergency',
+    also: 'lye in an eye, on skin, swallowed, boiling over, spilled',
+    go: () => router.push('/emergency'),
+  },
   { id: 'keys', says: 'Keys', also: 'what the keyboard does, ?', go: () => (keyHelp.value = true) },
   ...formulas.list.map((formula) => ({
     id: formula.id,

@@ -125,6 +125,27 @@ async function done() {
           Where a standard asks for it; else leave it empty.
         </p>
       </div>
+      <div class="flex flex-wrap gap-4">
+        <FieldRow says="Ambulance">
+          <input
+            v-model="draft.emergency.ambulance"
+            class="field w-40 font-normal"
+            type="tel"
+            maxlength="40"
+          />
+        </FieldRow>
+        <FieldRow says="Poison centre">
+          <input
+            v-model="draft.emergency.poison"
+            class="field w-52 font-normal"
+            type="tel"
+            maxlength="40"
+          />
+        </FieldRow>
+        <p class="self-end pb-1 text-sm font-normal text-ink-2">
+          Behind the bench’s Emergency key, and on every printed plan.
+        </p>
+      </div>
       <p v-for="fault in faults" :key="fault.path" role="alert" class="text-stop">
         {{ fault.path === 'name' ? 'Name: ' : '' }}{{ fault.says }}
       </p>

@@ -1,42 +1,13 @@
 import type { Formatter } from '../../units/formatter'
 import { byBlender, patternOf } from '../../formula/method'
-import { inSentence } from '../../units/language'
-import { at, forPot, weighStep, type PlanContext } from './context'
+import { capital, inSentence } from '../../units/language'
+import { at, forPot, type PlanContext } from './context'
+import { divideSteps } from './divide'
 import { pours } from '../../batter/patterns'
 import { lyeByPot, type Pot } from './pots'
 import type { Step } from './step'
 import { sumOf } from '../../statistics/sum'
 import { lyeWeighed } from '../../formula/pot'
-
-/** Pours by weight of what is divided, from what is really there. */
-function divideSteps(
-  ctx: PlanContext,
-  what: 'oils' | 'lye' | 'batter',
-  grams: (pot: Pot) => number,
-  after: string[],
-) {
-  const words = { oils: 'oils', lye: 'lye solution', batter: 'batter' }
-  return ctx.pots.map((one, pot) =>
-    weighStep(ctx, {
-      id: `weigh:share:${what}`,
-      says: `Pour off the ${words[what]} for ${one.name} by weight`,
-      short: `${words[what][0]!.toUpperCase()}${words[what].slice(1)}, ${one.name}`,
-      how: 'Its share of what is really there. Poured wrong, tip it back and do it again.',
-      after,
-      vessel: at(what === 'lye' ? 'lye-share' : 'pot', pot),
-      lye: what === 'lye' || undefined,
-      weigh: {
-        kind: 'share',
-        id: what,
-        name: `${one.name}: ${words[what]}`,
-        substance: what === 'lye' ? 'lye' : 'fat',
-        grams: grams(one),
-        pot,
-        share: one.share,
-      },
-    }),
-  )
-}
 
 const stageWords = {
   emulsion: 'emulsion',
@@ -45,147 +16,118 @@ const stageWords = {
   thick: 'thick trace',
 } as const
 
-/** From the two vessels that have met to a mould that is full. */
-export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
-  const { document, setup, pots, dividing } = ctx
-  const { method } = document
-  const pour = pours[patternOf(document)]
-  const steps: Step[] = []
-  const perPot = dividing === 'upfront' ? pots.map((_, index) => index) : [null]
+/** Whose batter it is, and the vessel that it is in. */
+const inPot = (pot: number | null) => ({
+  pot: pot ?? undefined,
+  vessel: pot === null ? 'pan' : at('pot', pot),
+})
+
+/** Lye and oils of one batter, brought together. */
+function emulsionSteps(ctx: PlanContext, pot: number | null, after: string[]): Step[] {
+  const { document, setup } = ctx
+  const named = forPot(ctx, pot)
   const onto = setup.oilsOntoLye && document.liquids.some(({ way }) => way === 'frozen')
-  const blend = byBlender(document)
+  const blender = byBlender(document)
+  const blend = blender
     ? 'Through a sieve, down the shaft of the blender; tap the air out. Short pulses and stirring in turn.'
     : 'Through a sieve, stirring. Stir and rest in turn: minutes to an hour.'
+  return [
+    {
+      id: at('combine', pot),
+      kind: 'combine',
+      says: onto ? `Oils onto the milk-lye, slowly${named}` : `Lye into the oils, slowly${named}`,
+      short: `${onto ? 'Oils onto milk-lye' : 'Lye into oils'}${named}`,
+      how: onto
+        ? `This once the oils go onto the lye: the one exception to lye into oils. ${blend}`
+        : `Never oils into lye. ${blend} Rinse the lye jug at once.`,
+      minutes: 2,
+      after,
+      ...inPot(pot),
+      needed: true,
+      lye: true,
+    },
+    {
+      id: at('batter:emulsion', pot),
+      kind: 'batter',
+      says: `${blender ? 'Blend' : 'Stir'} to emulsion${named}`,
+      short: `Emulsion${named}`,
+      how: blender
+        ? 'Uniform, no ring of oil, no grain on the lifted blender. Mark what you see.'
+        : 'Uniform on the back of a spoon, no ring of oil. Mark what you see.',
+      minutes: blender ? 3 : 20,
+      after: [at('combine', pot)],
+      until: 'emulsion',
+      ...inPot(pot),
+      needed: true,
+    },
+  ]
+}
 
-  let before = ['meet']
-  if (dividing === 'upfront') {
-    const oils = divideSteps(ctx, 'oils', ({ result }) => result.oils + sumOils(result), before)
-    steps.push(...oils)
-    before = oils.map(({ id }) => id)
-    if (!lyeByPot(document)) {
-      const lye = divideSteps(ctx, 'lye', ({ result }) => lyeJugGrams(result), ['meet'])
-      steps.push(...lye)
-      before = [...before, ...lye.map(({ id }) => id)]
-    }
-  }
-  for (const pot of perPot) {
-    const named = forPot(ctx, pot)
-    steps.push(
-      {
-        id: at('combine', pot),
-        kind: 'combine',
-        says: onto ? `Oils onto the milk-lye, slowly${named}` : `Lye into the oils, slowly${named}`,
-        short: `${onto ? 'Oils onto milk-lye' : 'Lye into oils'}${named}`,
-        how: onto
-          ? `This once the oils go onto the lye: the one exception to lye into oils. ${blend}`
-          : `Never oils into lye. ${blend} Rinse the lye jug at once.`,
-        minutes: 2,
-        after: [...before, ...ready],
-        vessel: pot === null ? 'pan' : at('pot', pot),
-        pot: pot ?? undefined,
-        needed: true,
-        lye: true,
-      },
-      {
-        id: at('batter:emulsion', pot),
-        kind: 'batter',
-        says: `${byBlender(document) ? 'Blend' : 'Stir'} to emulsion${named}`,
-        short: `Emulsion${named}`,
-        how: byBlender(document)
-          ? 'Uniform, no ring of oil, no grain on the lifted blender. Mark what you see.'
-          : 'Uniform on the back of a spoon, no ring of oil. Mark what you see.',
-        minutes: byBlender(document) ? 3 : 20,
-        after: [at('combine', pot)],
-        pot: pot ?? undefined,
-        until: 'emulsion',
-        vessel: pot === null ? 'pan' : at('pot', pot),
-        needed: true,
-      },
-    )
-  }
-  let from: (pot: number | null) => string[] = (pot) => [at('batter:emulsion', pot)]
-  if (dividing === 'batter') {
-    const shares = divideSteps(ctx, 'batter', ({ result }) => batterAtEmulsion(result), [
-      'batter:emulsion',
-    ])
-    steps.push(...shares)
-    from = () => shares.map(({ id }) => id)
-  }
-  const last: string[] = []
-  const each = dividing === 'none' ? [null] : pots.map((_, index) => index)
-  for (const pot of each) {
-    const { result, document: own } = pots[pot ?? 0]!
-    const named = forPot(ctx, pot)
-    const atTrace = [
-      ...result.fats.filter(({ moment, grams }) => moment === 'trace' && grams > 0),
-      ...result.liquids.filter(({ moment, grams }) => moment === 'trace' && grams > 0),
-      ...result.additives.filter(({ moment, grams }) => moment === 'trace' && grams > 0),
-      ...result.scents.filter(({ moment, grams }) => moment === 'trace' && grams > 0),
-    ]
-    let after = from(pot)
-    if (atTrace.length) {
-      steps.push({
-        id: at('add', pot),
-        kind: 'stir-in',
-        says: `Stir in ${inOrder(
-          atTrace.map(({ name }) => inSentence(name)),
-          ctx.say,
-        )}${named}`,
-        short: `Stir in${named}: ${ctx.say.list(
-          atTrace.map(({ name }) => inSentence(name).split(',')[0]!).slice(0, 2),
-        )}`,
-        how: own.scents.length
-          ? 'Colour before scent, because scent may seize it. By hand, not with the blender. Liquid floating at first is normal: stir on.'
-          : 'By hand, not with the blender, until there is no streak.',
-        minutes: 1,
-        after,
-        pot: pot ?? undefined,
-        vessel: pot === null ? 'pan' : at('pot', pot),
-        needed: true,
-      })
-      after = [at('add', pot)]
-    }
-    if (pour.stage !== 'emulsion') {
-      steps.push({
-        id: at('batter:trace', pot),
-        kind: 'batter',
-        says: `To ${stageWords[pour.stage]}${named}`,
-        short: `${stageWords[pour.stage][0]!.toUpperCase()}${stageWords[pour.stage].slice(1)}${named}`,
-        how: `${pour.says}: ${pour.wants}. Mark every stage as you see it.`,
-        minutes: byBlender(document) ? 3 : 20,
-        after,
-        pot: pot ?? undefined,
-        vessel: pot === null ? 'pan' : at('pot', pot),
-        needed: true,
-      })
-      after = [at('batter:trace', pot)]
-    }
-    last.push(...after)
-  }
-  const together =
-    dividing === 'none' ||
-    !['layers', 'slanted-layers', 'pencil-line'].includes(patternOf(document))
-  const pouring = together ? [null] : pots.map((_, index) => index)
-  let poured = ''
-  for (const pot of pouring) {
-    const id = at('pour', pot)
+/** What one batter takes at trace, and the stage it is brought to; none where it is poured as it is. */
+function traceSteps(ctx: PlanContext, pot: number | null, after: string[]): Step[] {
+  const { document, pots, say } = ctx
+  const { result, document: own } = pots[pot ?? 0]!
+  const named = forPot(ctx, pot)
+  const pour = pours[patternOf(document)]
+  const steps: Step[] = []
+  const atTrace = [result.fats, result.liquids, result.additives, result.scents].flatMap((lines) =>
+    lines.filter(({ moment, grams }) => moment === 'trace' && grams > 0),
+  )
+  const names = atTrace.map(({ name }) => inSentence(name))
+  if (names.length)
     steps.push({
-      id,
-      kind: 'pour',
-      says: together ? `Pour: ${inSentence(pour.says)}` : `Pour the layer ${pots[pot!]!.name}`,
-      short: together ? `Pour, ${inSentence(pour.says)}` : `Pour ${pots[pot!]!.name}`,
-      how: together
-        ? 'From low down, then tap the mould so that the air comes up.'
-        : 'Over the back of a spoon, so that the layer below keeps its face. The one below must hold a spoon.',
-      minutes: together ? Math.max(2, Math.round(pour.minutes / 3)) : 3,
-      after: together ? last : [...(poured ? [poured] : []), ...last],
-      pot: pot ?? undefined,
-      vessel: 'mould',
+      id: at('add', pot),
+      kind: 'stir-in',
+      says: `Stir in ${inOrder(names, say)}${named}`,
+      short: `Stir in${named}: ${say.list(names.slice(0, 2).map((name) => name.split(',')[0]!))}`,
+      how: own.scents.length
+        ? 'Colour before scent, because scent may seize it. By hand, not with the blender. Liquid floating at first is normal: stir on.'
+        : 'By hand, not with the blender, until there is no streak.',
+      minutes: 1,
+      after,
+      ...inPot(pot),
       needed: true,
     })
-    poured = id
+  if (pour.stage !== 'emulsion')
+    steps.push({
+      id: at('batter:trace', pot),
+      kind: 'batter',
+      says: `To ${stageWords[pour.stage]}${named}`,
+      short: `${capital(stageWords[pour.stage])}${named}`,
+      how: `${pour.says}: ${pour.wants}. Mark every stage as you see it.`,
+      minutes: byBlender(document) ? 3 : 20,
+      after: steps.length ? [at('add', pot)] : after,
+      ...inPot(pot),
+      needed: true,
+    })
+  return steps
+}
+
+/** A layer, onto the one below it; or all that stands ready, together. */
+function pourStep(ctx: PlanContext, pot: number | null, after: string[]): Step {
+  const pour = pours[patternOf(ctx.document)]
+  const layer = pot === null ? null : ctx.pots[pot]!.name
+  return {
+    id: at('pour', pot),
+    kind: 'pour',
+    says: layer === null ? `Pour: ${inSentence(pour.says)}` : `Pour the layer ${layer}`,
+    short: layer === null ? `Pour, ${inSentence(pour.says)}` : `Pour ${layer}`,
+    how:
+      layer === null
+        ? 'From low down, then tap the mould so that the air comes up.'
+        : 'Over the back of a spoon, so that the layer below keeps its face. The one below must hold a spoon.',
+    minutes: layer === null ? Math.max(2, Math.round(pour.minutes / 3)) : 3,
+    after,
+    pot: pot ?? undefined,
+    vessel: 'mould',
+    needed: true,
   }
-  steps.push(
+}
+
+/** What is over once the last of it is poured. */
+const coverSteps = ({ document, say }: PlanContext, poured: string): Step[] => {
+  const { method } = document
+  return [
     {
       id: 'cover',
       kind: 'cover',
@@ -199,7 +141,7 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
         method.gel === 'force' ? 'Cover, wrap' : method.gel === 'prevent' ? 'Cover, cool' : 'Cover',
       how:
         method.gel === 'force'
-          ? `A lid against ash, towels round it, on a heating mat for about 3 hours or in an oven of about ${ctx.say.temperature(75)} that is then switched off.`
+          ? `A lid against ash, towels round it, on a heating mat for about 3 hours or in an oven of about ${say.temperature(75)} that is then switched off.`
           : method.gel === 'prevent'
             ? 'A lid against ash, no wrapping; a cool spot or the fridge.'
             : 'A lid against ash, out of draughts.',
@@ -219,8 +161,65 @@ export function batterSteps(ctx: PlanContext, ready: string[]): Step[] {
       after: ['cover'],
       needed: true,
     },
-  )
-  return steps
+  ]
+}
+
+const lastId = (steps: Step[]): string[] => steps.slice(-1).map(({ id }) => id)
+
+/**
+ * From the two vessels that have met to a mould that is full. Where each pot is poured by itself it is also made by itself, so that
+ * every batter runs for its own few minutes only; what is poured together is made together.
+ */
+export function batterSteps(ctx: PlanContext, ready: Step[]): Step[] {
+  const { document, pots, dividing } = ctx
+  const { oneByOne } = pours[patternOf(document)]
+  const each = dividing === 'none' ? [null] : pots.map((_, index) => index)
+  /** What stands ready for one pot, or for all of them. */
+  const readyFor = (pot: number | null) =>
+    ready.filter((step) => pot === null || (step.pot ?? pot) === pot).map(({ id }) => id)
+  const steps: Step[] = []
+  let made: (pot: number | null) => Step[]
+  if (dividing === 'upfront') {
+    const oils = divideSteps(ctx, 'oils', ({ result }) => result.oils + sumOils(result), ['meet'])
+    const lye = lyeByPot(document)
+      ? []
+      : divideSteps(ctx, 'lye', ({ result }) => lyeJugGrams(result), ['meet'])
+    steps.push(...oils, ...lye)
+    const shares = [...oils, ...lye]
+    made = (pot) => {
+      const own = shares.filter((step) => step.pot === pot).map(({ id }) => id)
+      return emulsionSteps(ctx, pot, ['meet', ...own, ...readyFor(pot)])
+    }
+  } else {
+    const whole = emulsionSteps(ctx, null, ['meet', ...readyFor(null)])
+    steps.push(...whole)
+    const shares =
+      dividing === 'batter'
+        ? divideSteps(ctx, 'batter', ({ result }) => batterAtEmulsion(result), lastId(whole))
+        : whole.slice(-1)
+    if (dividing === 'batter') steps.push(...shares)
+    made = (pot) => shares.filter((step) => pot === null || step.pot === pot)
+  }
+  const isNew = (step: Step) => !steps.some(({ id }) => id === step.id)
+  let poured: string[] = []
+  if (oneByOne && dividing !== 'none')
+    for (const pot of each) {
+      const begun = made(pot)
+      const traced = traceSteps(ctx, pot, lastId(begun))
+      const layer = pourStep(ctx, pot, [...poured, ...lastId([...begun, ...traced])])
+      steps.push(...begun.filter(isNew), ...traced, layer)
+      poured = [layer.id]
+    }
+  else {
+    const begun = each.map(made)
+    for (const own of begun) steps.push(...own.filter(isNew))
+    const traced = each.map((pot, index) => traceSteps(ctx, pot, lastId(begun[index]!)))
+    const last = traced.flatMap((own, index) => lastId([...begun[index]!, ...own]))
+    const pour = pourStep(ctx, null, last)
+    steps.push(...traced.flat(), pour)
+    poured = [pour.id]
+  }
+  return [...steps, ...coverSteps(ctx, poured[0]!)]
 }
 
 const gramsIn = (lines: { grams: number }[]) => sumOf(lines, ({ grams }) => grams)

@@ -15,6 +15,8 @@ import { lyeJugOf } from './jug'
 import { lyeSteps } from './lyeSteps'
 import { dividingOf, lyeByPot, potsOf, type Dividing } from './pots'
 import { readySteps } from './readySteps'
+import { median } from '../../statistics/quantile'
+import { sumOf } from '../../statistics/sum'
 import type { PotPlan, Step, VesselPlan } from './step'
 import { timelineOf, type TimedStep } from './timeline'
 import { toolsOf, vesselsOf } from './vessels'
@@ -127,11 +129,26 @@ function usualSteps(ctx: PlanContext): Step[] {
     needed: true,
     lye: true,
   }
-  const rest = batterSteps(
-    ctx,
-    ready.map(({ id }) => id),
-  )
-  return merged(ctx, [...first, ...lye, ...fats, ...ready, meet, ...rest])
+  const rest = batterSteps(ctx, ready)
+  // Where the lye has melted the fats the two are one already.
+  const again: Step[] = ctx.meltsByLye
+    ? []
+    : [
+        {
+          id: 'weigh-again',
+          kind: 'check',
+          says: lyeByPot(document)
+            ? 'Weigh the pan of oils once more'
+            : 'Weigh lye jug and pan once more',
+          short: 'Weigh once more',
+          how: 'Each with its vessel, before lye meets oils: what was forgotten, doubled or swapped shows now.',
+          minutes: 1,
+          after: ['meet'],
+          needed: false,
+          lye: true,
+        },
+      ]
+  return merged(ctx, [...first, ...lye, ...fats, ...ready, meet, ...again, ...rest])
 }
 
 /** The same material twice for the same vessel is weighed once. */
@@ -214,23 +231,48 @@ export function mayMove(steps: Step[], from: number, to: number): boolean {
   )
 }
 
+/** How much sooner than the others a pot may be too thick before it is said to race. */
+const racesAt = 0.5
+
+/** What the plan says of each pot. */
+function potPlans({ document, library, pots, dividing }: PlanContext, steps: Step[]): PotPlan[] {
+  const base = thumbnailOf(document, library).base
+  const workings = pots.map((pot) => workingTime(pot.document, pot.result, library).minutes)
+  return pots.map(({ name, share, result }, index) => {
+    const part = document.parts[index]
+    const working = workings[index]!
+    // Of one batter that was divided, the last pot waits while the others are poured.
+    const own = steps.filter(
+      ({ pot, kind, until }) =>
+        (pot === index || (dividing === 'batter' && pot !== undefined && pot < index)) &&
+        (kind === 'stir-in' || kind === 'pour' || (kind === 'batter' && until !== 'emulsion')),
+    )
+    const takes = own.some(({ kind, pot }) => kind === 'pour' && pot === index)
+      ? sumOf(own, ({ minutes }) => minutes)
+      : null
+    return {
+      name,
+      share,
+      colour: part ? partColour(document, part, library) : base,
+      batter: result.batter,
+      working,
+      takes,
+      races:
+        pots.length > 1 &&
+        ((takes !== null && working < takes) || working < median(workings) * racesAt),
+    }
+  })
+}
+
 /** The plan of a batch, for this method, this scale and this day. */
 export function planFor(ctx: PlanContext): Plan {
-  const { document, library, onScale, pots } = ctx
+  const { document, library, onScale } = ctx
   const steps = arrange(usualSteps(ctx), ctx.setup)
   const times = timelineOf(ctx, steps)
   const jug = lyeJugOf(ctx)
-  const thumbnail = thumbnailOf(document, library)
   return {
     steps,
-    pots: pots.map(({ name, share, result }, index) => ({
-      name,
-      share,
-      colour: document.parts[index]
-        ? partColour(document, document.parts[index], library)
-        : thumbnail.base,
-      batter: result.batter,
-    })),
+    pots: potPlans(ctx, steps),
     dividing: ctx.dividing,
     vessels: vesselsOf(ctx, steps),
     tools: toolsOf(ctx),

@@ -2,6 +2,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
 import type { OnScale } from '../../formula/onScale'
+import { pours } from '../../batter/patterns'
 import { patternOf } from '../../formula/method'
 import { documentOfPart } from '../../formula/parts'
 
@@ -41,6 +42,5 @@ export function dividingOf(document: FormulaDocument, choice: RunSetup['divide']
   if (document.parts.length < 2) return 'none'
   if (lyeByPot(document)) return 'upfront'
   const many = document.parts.length > 2
-  const layered = ['layers', 'slanted-layers', 'pencil-line'].includes(patternOf(document))
-  return choice ?? (many && layered ? 'upfront' : 'batter')
+  return choice ?? (many && pours[patternOf(document)].oneByOne ? 'upfront' : 'batter')
 }

@@ -1,9 +1,13 @@
 import { inSentence } from '../../units/language'
 import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
+import { divideSteps } from './divide'
 import { fatsAt } from './fatSteps'
 import type { Pot } from './pots'
 import type { Step } from './step'
 import { sum, sumOf } from '../../statistics/sum'
+
+/** By how much a scent's share of two blends may differ for them to be the same: what rounding to the scale does. */
+const sameBlend = 0.03
 
 /** Colours and other extras of one cup, each with the oil it is rubbed into, scents, and fats kept for trace. */
 function cupsFor(
@@ -70,6 +74,28 @@ function cupsFor(
   return steps
 }
 
+/** g of scent that a pot takes at trace. */
+const scentGrams = ({ result }: Pot) =>
+  sumOf(result.scents, ({ moment, grams }) => (moment === 'trace' ? grams : 0))
+
+/** Whether several pots take the same blend, so that it is weighed once and divided. */
+export function scentedAlike(pots: Pot[]): boolean {
+  const scented = pots.filter((pot) => scentGrams(pot) > 0)
+  const [first] = scented
+  return (
+    scented.length > 1 &&
+    scented.every((pot) =>
+      pot.result.scents.every(
+        ({ id, grams }, index) =>
+          id === first!.result.scents[index]?.id &&
+          Math.abs(
+            grams / scentGrams(pot) - first!.result.scents[index]!.grams / scentGrams(first!),
+          ) < sameBlend,
+      ),
+    )
+  )
+}
+
 function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
   const named = forPot(ctx, pot)
   const [first] = pots
@@ -90,7 +116,7 @@ function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
 
 /** Everything that stands ready before the lye goes in: colours, scents, fats and liquids kept for trace. */
 export function readySteps(ctx: PlanContext): Step[] {
-  const { pots, dividing, onScale } = ctx
+  const { pots, dividing, onScale, setup } = ctx
   const { result } = onScale
   const steps: Step[] = []
   if (dividing === 'none') steps.push(...cupsFor(ctx, pots, null, () => true))
@@ -127,6 +153,15 @@ export function readySteps(ctx: PlanContext): Step[] {
       }),
     )
   if (dividing === 'none') steps.push(...scentCups(ctx, pots, null))
-  else pots.forEach((one, pot) => steps.push(...scentCups(ctx, [one], pot)))
+  else if (setup.bulkScent && scentedAlike(pots)) {
+    const scented = pots.filter((pot) => scentGrams(pot) > 0)
+    const cups = scentCups(ctx, scented, null)
+    const all = sumOf(pots, scentGrams)
+    const own = cups.map(({ id }) => id)
+    steps.push(
+      ...cups,
+      ...divideSteps(ctx, 'scent', scentGrams, own, (pot) => scentGrams(pot) / all),
+    )
+  } else pots.forEach((one, pot) => steps.push(...scentCups(ctx, [one], pot)))
   return steps
 }

@@ -1,4 +1,4 @@
-import type { BatterStage, VesselKind } from '#contracts/benchWords'
+import type { BatterStage, VesselKind, VesselStuff } from '#contracts/benchWords'
 import type { Substance } from '../../formula/makingOrder'
 
 /** What is weighed. `share` is a part of what is really in the jug, poured off by weight. */
@@ -44,6 +44,7 @@ export type StepKind =
   | 'melt'
   | 'stir-in'
   | 'meet'
+  | 'check'
   | 'combine'
   | 'batter'
   | 'pour'
@@ -86,6 +87,12 @@ export interface PotPlan {
   colour: string
   /** g of batter as planned. */
   batter: number
+  /** Minutes from emulsion to too thick, by the model: by its own water, scent and extras. */
+  working: number
+  /** Minutes from its emulsion until it is poured; null where all pots are poured together. */
+  takes: number | null
+  /** Whether it is too thick before its pour is over, or in half the time of the others. */
+  races: boolean
 }
 
 /** A vessel to lay out. */
@@ -97,4 +104,6 @@ export interface VesselPlan {
   /** ml that it should take, with room to stir. */
   size: number
   of: string
+  /** What it may be made of; every other would melt, crack, or be eaten. */
+  fits: readonly VesselStuff[]
 }

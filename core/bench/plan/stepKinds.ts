@@ -4,7 +4,7 @@ import type { Step, StepKind } from './step'
 /** All that Mantle knows of a kind of step besides what a plan says of it. */
 export interface StepKindWords {
   /** What of the bench shows it. */
-  view: 'safety-check' | 'weigh' | 'heat' | 'batter' | 'pour' | 'do'
+  view: 'safety-check' | 'weigh' | 'heat' | 'check' | 'batter' | 'pour' | 'do'
   /** What is normal at it, and what is not. */
   normal?: { normal: string; not: string }
   /** Vessels whose temperature is written down when it is done. */
@@ -55,6 +55,11 @@ export const stepKinds: Record<StepKind, StepKindWords> = {
     voice: simply,
   },
   meet: { view: 'heat', voice: waiting },
+  check: {
+    view: 'check',
+    voice:
+      'Each vessel on the scale once more: a line that was forgotten or put in twice shows now, while it can still be mended.',
+  },
   combine: {
     view: 'do',
     normal: {

@@ -2,6 +2,8 @@ import { batterMillilitres, lyeDensity, potFor } from '../../formula/volume'
 import { at, type PlanContext } from './context'
 import { lyeJugGrams } from './batterSteps'
 import { lyeByPot } from './pots'
+import type { VesselStuff } from '#contracts/benchWords'
+import type { Workshop } from '#contracts/workshop'
 import type { Step, VesselPlan } from './step'
 import { inSentence } from '../../units/language'
 
@@ -12,15 +14,40 @@ const sizes = [50, 100, 250, 500, 750, 1000, 1500, 2000, 3000, 5000, 8000, 10_00
 const sizeFor = (millilitres: number, room: number) =>
   sizes.find((size) => size >= millilitres * room) ?? Math.ceil((millilitres * room) / 5000) * 5000
 
-const lyeStuff = 'PP (5), HDPE (2) or stainless steel'
+/** What vessels are made of, in words. */
+export const stuffWords: Record<VesselStuff, string> = {
+  steel: 'stainless steel',
+  pp: 'PP (5)',
+  hdpe: 'HDPE (2)',
+  glass: 'glass',
+  silicone: 'silicone',
+  plastic: 'other plastic',
+}
+/** By what a vessel is for: hot lye cracks glass and softens unknown plastic, a stove melts all but steel. */
+const stuffs = {
+  lye: { of: 'PP (5), HDPE (2) or stainless steel', fits: ['steel', 'pp', 'hdpe'] },
+  stove: { of: 'stainless steel', fits: ['steel'] },
+  batter: { of: 'PP, HDPE or stainless steel', fits: ['steel', 'pp', 'hdpe', 'silicone'] },
+  cup: { of: 'glass, steel or PP', fits: ['glass', 'steel', 'pp', 'silicone'] },
+} as const satisfies Record<string, { of: string; fits: readonly VesselStuff[] }>
+
+/** What hot lye may be in. */
+export const lyeJugStuffs: readonly VesselStuff[] = stuffs.lye.fits
 
 /** The vessels of a plan by size, each large enough for what it holds and for the stirring. */
 export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   const { onScale, library, pots, dividing, document } = ctx
   const { result } = onScale
   const list: VesselPlan[] = []
-  const add = (id: string, says: string, millilitres: number, room: number, of: string) => {
-    if (millilitres > 0) list.push({ id, says, millilitres, size: sizeFor(millilitres, room), of })
+  const add = (
+    id: string,
+    says: string,
+    millilitres: number,
+    room: number,
+    stuff: { of: string; fits: readonly VesselStuff[] },
+  ) => {
+    if (millilitres > 0)
+      list.push({ id, says, millilitres, size: sizeFor(millilitres, room), ...stuff })
   }
   const jugs = lyeByPot(document)
     ? pots.map(({ result: own }, pot) => ({ own, pot }))
@@ -28,23 +55,29 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   for (const { own, pot } of jugs) {
     const name = pot === null ? '' : `, ${pots[pot]!.name}`
     if (own.lye.naoh > 0)
-      add(at('lye-cup', pot), `Dry cup for the lye${name}`, own.lye.naoh / flakes, 1.4, lyeStuff)
+      add(at('lye-cup', pot), `Dry cup for the lye${name}`, own.lye.naoh / flakes, 1.4, stuffs.lye)
     if (own.lye.solution)
       add(
         at('lye-cup', pot),
         `Dry jug for the lye solution${name}`,
         own.lye.solution / 1.5,
         1.4,
-        lyeStuff,
+        stuffs.lye,
       )
     if (own.lye.koh > 0)
-      add(at('koh-cup', pot), `Dry cup for the potash${name}`, own.lye.koh / flakes, 1.4, lyeStuff)
+      add(
+        at('koh-cup', pot),
+        `Dry cup for the potash${name}`,
+        own.lye.koh / flakes,
+        1.4,
+        stuffs.lye,
+      )
     add(
       at('lye-jug', pot),
       `Lye jug, heat-proof${name}`,
       lyeJugGrams(own) / lyeDensity(own.water.strength),
       2,
-      lyeStuff,
+      stuffs.lye,
     )
   }
   const batter = batterMillilitres(result, library)
@@ -54,17 +87,11 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
     says: 'Pan for the oils and the batter',
     millilitres: batter,
     size: pan.litres * 1000,
-    of: 'stainless steel',
+    ...stuffs.stove,
   })
   if (dividing !== 'none')
     pots.forEach(({ name, result: own }, pot) =>
-      add(
-        at('pot', pot),
-        `Pot for ${name}`,
-        batterMillilitres(own, library),
-        1.4,
-        'PP, HDPE or stainless steel',
-      ),
+      add(at('pot', pot), `Pot for ${name}`, batterMillilitres(own, library), 1.4, stuffs.batter),
     )
   if (dividing === 'upfront' && !lyeByPot(document))
     pots.forEach(({ name, result: own }, pot) =>
@@ -73,7 +100,7 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
         `Jug for the lye of ${name}`,
         lyeJugGrams(own) / lyeDensity(own.water.strength),
         1.4,
-        lyeStuff,
+        stuffs.lye,
       ),
     )
   const rest = new Map<string, { says: string; grams: number }>()
@@ -87,8 +114,52 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
       grams: (before?.grams ?? 0) + weigh.grams,
     })
   }
-  for (const [id, { says, grams }] of rest) add(id, says, grams, 1.5, 'glass, steel or PP')
+  for (const [id, { says, grams }] of rest) add(id, says, grams, 1.5, stuffs.cup)
   return list
+}
+
+/** How much smaller than advised a vessel may be that the workshop has. */
+const tight = 0.75
+
+/**
+ * Which of the workshop's own vessels does for which of a plan: each once, the largest need first, of a stuff that bears it. One of
+ * which nobody said what it is made of is offered for nothing hot.
+ * @returns names by the id of the plan's vessel
+ */
+export function ownVessels(
+  vessels: readonly VesselPlan[],
+  own: Workshop['vessels'],
+): Map<string, string> {
+  const left = [...own].sort((a, b) => a.millilitres - b.millilitres)
+  const chosen = new Map<string, string>()
+  for (const { id, size, fits } of [...vessels].sort((a, b) => b.size - a.size)) {
+    const at = left.findIndex(
+      ({ millilitres, stuff }) =>
+        millilitres >= size * tight &&
+        (stuff ? fits.includes(stuff) : fits.includes('glass') || fits.includes('silicone')),
+    )
+    if (at < 0) continue
+    chosen.set(id, left[at]!.name)
+    left.splice(at, 1)
+  }
+  return chosen
+}
+
+/** Vessels that are wanted several times: of one size, for the same. */
+export interface VesselGroup {
+  vessels: VesselPlan[]
+  says: string
+}
+/** The vessels of a plan, those that repeat for pot after pot as one. */
+export function vesselGroups(vessels: readonly VesselPlan[]): VesselGroup[] {
+  const groups = new Map<string, VesselGroup>()
+  for (const vessel of vessels) {
+    const key = `${vessel.id.split('@')[0]!.split(':')[0]} ${vessel.size}`
+    const group = groups.get(key)
+    if (group) group.vessels.push(vessel)
+    else groups.set(key, { vessels: [vessel], says: vessel.says })
+  }
+  return [...groups.values()]
 }
 
 /** What else lies on the table. */

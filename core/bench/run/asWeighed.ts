@@ -28,9 +28,10 @@ const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
  * @example goesIntoLye('lye-jug@2') // true
  */
 export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
-/** Whether a weighing goes into the lye, into the pan of oils, or joins later. */
-export const joins = (step: Step): 'lye' | 'oils' | 'later' =>
-  goesIntoLye(step.vessel) ? 'lye' : step.vessel === 'pan' ? 'oils' : 'later'
+const common: Record<string, 'oils' | 'scent'> = { pan: 'oils', 'scent-cup': 'scent' }
+/** Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent for all pots, or joins later. */
+export const joins = ({ vessel }: Step): 'lye' | 'oils' | 'scent' | 'later' =>
+  goesIntoLye(vessel) ? 'lye' : (common[vessel ?? ''] ?? 'later')
 
 /** Adds up what some steps brought, each at a share of it. */
 function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums {
@@ -123,7 +124,7 @@ export function reallyThere(plan: Plan, what: string, weights: Weights): number 
       .filter(({ weigh }) => weigh!.kind !== 'share')
       .filter((step) => {
         const where = joins(step)
-        return what === 'batter' ? where !== 'later' : where === what
+        return what === 'batter' ? where === 'lye' || where === 'oils' : where === what
       }),
     (step) => weights(step),
   )
@@ -141,7 +142,8 @@ export function potsAsWeighed(
     const all = steps.filter(({ weigh }) => weigh!.kind === 'share' && weigh!.id === what)
     const sum = sumOf(all, (step) => weights(step))
     const own = all.find(({ weigh }) => weigh!.pot === pot)
-    return own && sum > 0 ? weights(own) / sum : (ctx.pots[pot]?.share ?? 1)
+    if (!all.length) return ctx.pots[pot]?.share ?? 1
+    return sum > 0 ? (own ? weights(own) / sum : 0) : (own?.weigh!.share ?? 0)
   }
   return ctx.pots.map(({ name }, pot) => {
     const oils = plan.dividing === 'batter' ? shareOf('batter', pot) : shareOf('oils', pot)
@@ -150,7 +152,12 @@ export function potsAsWeighed(
       const { weigh } = step
       if (weigh!.pot !== null) return weigh!.pot === pot ? [{ step, grams: weights(step) }] : []
       const where = joins(step)
-      const part = where === 'lye' && !lyeByPot(ctx.document) ? lye : oils
+      const part =
+        where === 'scent'
+          ? shareOf('scent', pot)
+          : where === 'lye' && !lyeByPot(ctx.document)
+            ? lye
+            : oils
       return [{ step, grams: weights(step) * part }]
     })
     return { name, ...figures(ctx, own, added[pot] ?? 0) }

@@ -1,5 +1,5 @@
 import type { PlanContext } from '../plan/context'
-import { celsiusAtCombine } from './batter'
+import { celsiusAtCombine, stageRank } from './batter'
 import { mayCombine } from '../../heat/meeting'
 import type { Plan } from '../plan/plan'
 import { safetyCheckPassed, isDone, targetOf, type RunState, weighedSoFar } from './run'
@@ -108,8 +108,10 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
       })
   }
   const seconds = sum(Object.values(state.blended))
-  const emulsion = state.marks.find(({ stage }) => stage === 'emulsion')
-  if (isDone(state, 'pour') && !emulsion)
+  const emulsion = state.marks.find(
+    ({ stage, counted }) => counted && stageRank(stage) >= stageRank('emulsion'),
+  )
+  if (state.poured.length && !emulsion)
     found.push({
       about: 'batter',
       severity: 'think',

@@ -3,7 +3,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { plannedFrom } from '../../../tests/support/bench'
 import { blankFormula } from '../../formula/blank'
-import { celsiusAtCombine, guideFor, usualMinutes } from './batter'
+import { celsiusAtCombine, usualMinutes } from './batter'
 import { afterPlan } from './checks'
 import { safetyPoints } from './safetyCheck'
 import { mistakesOf } from './mistakes'
@@ -221,22 +221,6 @@ describe('reading a scale', () => {
   })
 })
 
-describe('judging the batter', () => {
-  const usual = usualMinutes(plan.working, true)
-  it('thick far too early with cold lye is taken for false trace, warm for a batter that runs away', () => {
-    expect(guideFor(ctx, plan, usual, 'medium', usual.medium * 0.2, 20, 40)).toMatchObject({
-      id: 'false-trace',
-    })
-    const fast = guideFor(ctx, plan, usual, 'medium', usual.medium * 0.2, 45, 45)!
-    expect(fast.id).toBe('too-fast')
-    expect(fast.water).toBeCloseTo(ctx.onScale.result.lye.pureNaoh * 0.15, -0.5)
-  })
-  it('says nothing when it comes in its time', () => {
-    expect(guideFor(ctx, plan, usual, 'medium', usual.medium, 35, 35)).toBeNull()
-    expect(guideFor(ctx, plan, usual, 'light', 0.2, 20, 40)).toBeNull()
-  })
-})
-
 describe('after a rehearsal', () => {
   it('a run as planned has nothing to tell', () => {
     expect(
@@ -352,17 +336,20 @@ describe('the usual times of a formula', () => {
     told({ kind: 'marked', pot: 0, stage: 'medium' }, 60),
   ]
   it('are the model’s until there are marks', () => {
-    expect(usualTimes(model, [])).toEqual({ minutes: model, batches: 0 })
-    expect(usualTimes(model, [[done('combine')]]).batches).toBe(0)
+    expect(usualTimes([model], 0, [], [])).toEqual({ minutes: model, from: 'model', count: 0 })
+    expect(usualTimes([model], 0, [], [[done('combine')]])).toMatchObject({
+      from: 'model',
+      count: 0,
+    })
   })
   it('are the median of the first marks, and stretch what nobody marked', () => {
-    const own = usualTimes(model, [run(10), run(14), run(30)])
-    expect(own.batches).toBe(3)
+    const own = usualTimes([model], 0, [], [run(10), run(14), run(30)])
+    expect(own).toMatchObject({ from: 'batches', count: 3 })
     expect(own.minutes.medium).toBeCloseTo(14, 6)
     expect(own.minutes.thick).toBeCloseTo(model.thick * (14 / model.medium), 6)
   })
   it('never let a stage come before the one it follows', () => {
-    const own = usualTimes(model, [run(3, 6)])
+    const own = usualTimes([model], 0, [], [run(3, 6)])
     expect(own.minutes.light).toBe(6)
     expect(own.minutes.medium).toBe(6)
     expect(own.minutes.thick).toBeGreaterThanOrEqual(6)

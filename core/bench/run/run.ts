@@ -22,6 +22,8 @@ export interface Mark {
   pot: number
   stage: BatterStage
   minutes: number
+  /** Not where it was seen to part afterwards: that was hard fat setting, and no emulsion. */
+  counted: boolean
 }
 
 /** Where a run stands, worked out from its plan and its events. */
@@ -39,6 +41,8 @@ export interface RunState {
   watered: Record<number, number>
   rescued: { pot: number; how: Rescue; minutes: number }[]
   notes: { id: string; says: string; minutes: number; photo?: string }[]
+  /** g that jug and pan weighed once more; null where nobody weighed them. */
+  checked: Record<VesselKind, number | null>
   /** Lyes that were thrown away, and when. */
   restarted: { because: LyeFault; minutes: number }[]
   /** For laundry and no skin, whatever the weights say. */
@@ -95,6 +99,7 @@ export function runOf(
     watered: {},
     rescued: [],
     notes: [],
+    checked: { lye: null, oils: null },
     restarted: [],
     laundry: false,
     finished: null,
@@ -154,7 +159,13 @@ export function runOf(
         state.treated[event.vessel] = { how: event.how, minutes }
         break
       case 'marked':
-        state.marks.push({ id: event.id, pot: event.pot, stage: event.stage, minutes })
+        state.marks.push({
+          id: event.id,
+          pot: event.pot,
+          stage: event.stage,
+          minutes,
+          counted: true,
+        })
         break
       case 'blended':
         state.blended[event.pot] = (state.blended[event.pot] ?? 0) + event.seconds
@@ -164,6 +175,9 @@ export function runOf(
         break
       case 'rescued':
         state.rescued.push({ pot: event.pot, how: event.how, minutes })
+        if (event.how === 'weeps')
+          for (const mark of state.marks)
+            if (mark.pot === event.pot && mark.stage !== 'cloudy') mark.counted = false
         break
       case 'noted':
         state.notes.push({ id: event.id, says: event.says, minutes, photo: event.photo })
@@ -172,8 +186,12 @@ export function runOf(
         if (lyeIsInFats(plan, state)) continue
         state.restarted.push({ because: event.because, minutes })
         state.treated.lye = { how: 'air', minutes }
+        state.checked.lye = null
         for (const { id, vessel, weigh } of plan.steps)
           if (goesIntoLye(vessel) || (weigh?.kind === 'share' && weigh.id === 'lye')) anew(id)
+        break
+      case 'checked':
+        state.checked[event.vessel] = event.grams
         break
       case 'laundry':
         state.laundry = true

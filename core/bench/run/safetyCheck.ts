@@ -30,10 +30,3 @@ export function safetyCheckOf(document: FormulaDocument): GatePoint[] {
 
 /** What stands on screen from the first lye step until everything is rinsed. */
 export const standingLine = 'Goggles and gloves stay on until everything is rinsed'
-
-/** What to do when it has happened. */
-export const firstAid = [
-  'On skin: rinse at once with plenty of running water, clothes off. Never neutralise on skin.',
-  'In an eye: rinse at least 15 minutes, eyelids open, and get medical help.',
-  'Spilled: wipe at once, rinse with much water, gloves on.',
-] as const

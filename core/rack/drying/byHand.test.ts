@@ -51,7 +51,7 @@ describe('the forecast, by hand', () => {
       const straight = (Math.log(20) / 0.05) * pace
       const toCome = 0.01 + 0.003 * Math.sqrt(Math.min(straight - 20, 60) / 30) * source.normal()
       const day = (Math.log(0.2 / Math.max(0.002, toCome)) / 0.05) * pace
-      return day <= 20 ? day : 20 + (day - 20) * Math.exp(0.3 * source.normal())
+      return day <= 20 ? day : 20 + (day - 20) * Math.exp(0.32 * source.normal())
     }).sort()
     expect(Math.abs(dry.at - quantile(days, 0.5))).toBeLessThan(1)
     expect(Math.abs(dry.from - quantile(days, 0.05))).toBeLessThan(1.5)

@@ -72,7 +72,7 @@ const dayDegrees = 4
 /** A bar's own pace, of its logarithm: the marked bars are not the batch. */
 const paceSd = 0.1
 /** How far the days still to come stray beyond what the shapes say: damp weeks, another plank. Of their logarithm. */
-const aheadSd = 0.3
+const aheadSd = 0.32
 /** How far what is still to come strays after a month beyond the last weigh-in, as a share of the mass. */
 const reachError = 0.003
 /**

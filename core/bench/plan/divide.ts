@@ -1,0 +1,52 @@
+import { capital } from '../../units/language'
+import { at, weighStep, type PlanContext } from './context'
+import type { Pot } from './pots'
+import type { Step } from './step'
+
+/** What is weighed once for all pots and divided by weight: how it is called, and the vessel of each pot that it goes into. */
+const divided = {
+  oils: { says: 'oils', into: 'pot', substance: 'fat' },
+  lye: { says: 'lye solution', into: 'lye-share', substance: 'lye' },
+  batter: { says: 'batter', into: 'pot', substance: 'fat' },
+  scent: { says: 'scent', into: 'scent-cup', substance: 'scent' },
+} as const
+export type Divided = keyof typeof divided
+
+/**
+ * Pours by weight of what is divided, from what is really there: one step a pot that gets any.
+ * @param grams g that a pot is to get as planned
+ * @param shareOf its share of the whole, 0–1; the pot's own share of the batter where nothing else is said
+ */
+export function divideSteps(
+  ctx: PlanContext,
+  what: Divided,
+  grams: (pot: Pot) => number,
+  after: string[],
+  shareOf: (pot: Pot) => number = ({ share }) => share,
+): Step[] {
+  const { says, into, substance } = divided[what]
+  return ctx.pots.flatMap((one, pot) =>
+    grams(one) > 0
+      ? [
+          weighStep(ctx, {
+            id: `weigh:share:${what}`,
+            says: `Pour off the ${says} for ${one.name} by weight`,
+            short: `${capital(says)}, ${one.name}`,
+            how: 'Its share of what is really there. Poured wrong, tip it back and do it again.',
+            after,
+            vessel: at(into, pot),
+            lye: what === 'lye' || undefined,
+            weigh: {
+              kind: 'share',
+              id: what,
+              name: `${one.name}: ${says}`,
+              substance,
+              grams: grams(one),
+              pot,
+              share: shareOf(one),
+            },
+          }),
+        ]
+      : [],
+  )
+}
