@@ -5,7 +5,9 @@ import { usualSetup } from '#contracts/benchWords'
 import type { NewRunEvent, Run, RunEvent, RunSetup } from '#contracts/run'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { contextOf, planFor } from '#core/bench/plan/plan'
+import { reallyThere } from '#core/bench/run/asWeighed'
 import { pouredBy } from '#core/bench/run/poured'
+import { runOf, weightsOf } from '#core/bench/run/run'
 import { celsiusAt, type Curve } from '#core/heat/cooling'
 import { randomSource } from '#core/statistics/randomSource'
 import { formatter } from '#core/units/formatter'
@@ -67,6 +69,13 @@ export function runAtBench(
         const read = (curve: Curve) => roundTo(celsiusAt(curve, at) + random.normal() * 0.2, 1)
         tell(at, { kind: 'read', vessel: 'lye', celsius: read(lye), typed: false })
         tell(at, { kind: 'read', vessel: 'oils', celsius: read(oils), typed: false })
+      }
+    if (step.kind === 'check')
+      for (const vessel of ['lye', 'oils'] as const) {
+        const written = reallyThere(plan, vessel, weightsOf(plan, runOf(plan, startedAt, events)))
+        // A little steams away from the jug.
+        const grams = written * (vessel === 'lye' ? 0.992 : 0.999)
+        tell(to, { kind: 'checked', vessel, grams: Math.round(grams / scale) * scale })
       }
     tell(to, { kind: 'done', step: step.id })
     if (step.kind === 'combine') {

@@ -77,7 +77,7 @@ export function marksOfFormula(
     .prepare<[string], { batchId: string; events: string }>(
       `SELECT runs.batch_id AS batchId, json_group_array(json(payload) ORDER BY seq) AS events FROM batches
        JOIN runs ON runs.batch_id = batches.id JOIN run_events ON run_events.run_id = runs.id
-       WHERE batches.formula_id = ? AND runs.paper = 0 AND (kind IN ('marked', 'undone')
+       WHERE batches.formula_id = ? AND runs.paper = 0 AND (kind IN ('marked', 'rescued', 'undone')
          OR kind = 'done' AND payload ->> '$.step' LIKE 'combine%')
        GROUP BY runs.batch_id`,
     )

@@ -2,7 +2,10 @@ import type { Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import type { Batch } from '../../contracts/batch'
 import type { Run } from '../../contracts/run'
+import { usualSetup } from '../../contracts/benchWords'
+import { safetyPoints } from '../../core/bench/run/safetyCheck'
 import { blankFormula } from '../../core/formula/blank'
+import { plannedFrom } from '../support/bench'
 import { Line } from '../support/line'
 import { space } from '../support/quiet'
 import { send } from '../support/send'
@@ -83,6 +86,122 @@ async function waitFor(page: Page, says: string) {
 }
 
 test.describe.configure({ timeout: 240_000 })
+
+/** Everything of a plan up to a step, done as planned by another device within the last hour. */
+async function madeUpTo(
+  url: string,
+  batch: Batch,
+  until: string,
+  read: Record<'lye' | 'oils', number>,
+) {
+  const now = (await send<{ now: string }>(`${url}/api/workshop`, 'GET')).body.now
+  const start = Date.parse(now) - 60 * 60_000
+  const at = (minutes: number) => new Date(start + minutes * 60_000).toISOString()
+  const { plan } = plannedFrom(batch.frozen.document, {}, 1)
+  const device = v7()
+  await send(`${url}/api/batches/${batch.id}/run`, 'POST', {
+    id: v7(),
+    device,
+    setup: usualSetup,
+    at: at(0),
+  })
+  const { body: run } = await send<Run>(`${url}/api/batches/${batch.id}/run`, 'GET')
+  const upTo = plan.steps.slice(
+    0,
+    plan.steps.findIndex(({ id }) => id === until),
+  )
+  const told: object[] = [
+    ...safetyPoints.map(({ id }) => ({ kind: 'confirmed', point: id })),
+    ...upTo.flatMap((step) => [
+      ...(step.weigh
+        ? [{ kind: 'scooped', step: step.id, grams: step.weigh.grams, typed: true }]
+        : []),
+      ...(step.kind === 'meet'
+        ? (['lye', 'oils'] as const).map((vessel) => ({
+            kind: 'read',
+            vessel,
+            celsius: read[vessel],
+            typed: true,
+          }))
+        : []),
+      { kind: 'done', step: step.id },
+    ]),
+  ]
+  await send(`${url}/api/runs/${run.id}/events`, 'POST', {
+    device,
+    events: told.map((event, place) => ({ ...event, id: v7(), at: at(1 + place) })),
+  })
+  return plan
+}
+
+test('a line that was forgotten is found before lye meets oils; false trace is looked at before it counts', async ({
+  page,
+  server,
+}) => {
+  const tallow = { ...plain, name: 'Slip hard', fats: [fat('tallow', 0.5), fat('olive', 0.5)] }
+  const batch = await planned(server.url, tallow)
+  const plan = await madeUpTo(server.url, batch, 'weigh-again', { lye: 41, oils: 27 })
+  const gramsOf = (id: string) => plan.steps.find((step) => step.id === id)!.weigh!.grams
+  await page.goto(`/bench/${batch.id}/make`)
+  await page.getByRole('button', { name: 'Lead from here' }).click()
+  await heading(page, 'Weigh lye jug and pan once more')
+  const main = page.getByRole('button', { name: 'Weigh the lye jug' })
+  await expect(main).toHaveAttribute('aria-disabled', 'true')
+  const jug = gramsOf('weigh:naoh') + gramsOf('weigh:water')
+  await page.getByLabel('Lye jug, on the scale').fill(String(jug + 150 - 3))
+  await page.getByLabel('Pan of oils, empty').fill('642')
+  // 500 g of olive oil are not in it.
+  await page.getByLabel('Pan of oils, on the scale').fill('1142')
+  await page.getByLabel('Pan of oils, on the scale').blur()
+  // The jug was read late, when it had cooled: that is no peak, and accuses no lye.
+  await expect(page.getByText('Weak lye suspected')).toBeHidden()
+  const stop = page.getByRole('alert').filter({ hasText: 'Stop. Something is not as written.' })
+  await expect(stop).toContainText('Olive oil was forgotten.')
+  await page.keyboard.press('Space')
+  await heading(page, 'Weigh lye jug and pan once more')
+  await page.getByLabel('Pan of oils, on the scale').fill('1641')
+  await page.getByLabel('Pan of oils, on the scale').blur()
+  await expect(page.getByText('As written, within the scale')).toBeVisible()
+  await space(page)
+
+  await heading(page, 'Lye into the oils, slowly')
+  await space(page)
+  await heading(page, 'Blend to emulsion')
+  await page.keyboard.press('4')
+  const doubt = page.getByRole('alert', { name: /^Probably false trace/ })
+  await expect(doubt).toContainText('Stop. Blender out.')
+  await expect(doubt.getByRole('img', { name: /^Oils 27 °C, lye 41 °C/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Medium/ })).toContainText('not counted')
+  // Space does what the lit key says, and nothing else.
+  await space(page)
+  await expect(doubt).toContainText('Hands off.')
+  await expect(page.getByRole('button', { name: /^Look in [01]:/ })).toHaveAttribute(
+    'aria-disabled',
+    'true',
+  )
+  await space(page)
+  await heading(page, 'Blend to emulsion')
+  // E is on every screen, and the run waits.
+  await page.keyboard.press('e')
+  await page.keyboard.press('1')
+  await heading(page, 'In an eye')
+  await expect(page.getByRole('link', { name: /^Ambulance 112/ })).toHaveAttribute(
+    'href',
+    'tel:112',
+  )
+  await page.keyboard.press('e')
+  await expect(doubt).toContainText('Hands off.')
+  // The maker knows better: held for a second, not tapped.
+  const sure = page.getByRole('button', { name: /^It is trace/ })
+  await sure.click()
+  await expect(doubt).toBeVisible()
+  await page.keyboard.down('t')
+  await expect(doubt).toBeHidden()
+  await page.keyboard.up('t')
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(doubt).toContainText('Hands off.')
+})
 
 test('the jug that stands ready decides which peak is to be expected', async ({ page, server }) => {
   const batch = await planned(server.url, plain)
@@ -184,6 +303,8 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   await page.keyboard.press('j')
   await waitFor(page, 'They meet: combine')
   await space(page)
+  await heading(page, 'Weigh lye jug and pan once more')
+  await page.keyboard.press('k')
   await heading(page, 'Lye into the oils, slowly')
   await space(page)
   await heading(page, 'Blend to emulsion')

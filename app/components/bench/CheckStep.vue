@@ -27,15 +27,11 @@ const net = (vessel: VesselKind) =>
       ? null
       : Math.max(0, gross[vessel] - empty[vessel])
 const onScale = computed(() => devices.now.value.scale ?? null)
-const hottest = computed(() => {
-  const { lye } = state.value.readings
-  return lye.length ? Math.max(...lye.map(({ celsius }) => celsius)) : null
-})
 const check = computed(() =>
   slipsOf(ctx.value, plan.value, weightsOf(plan.value, state.value), {
     lye: net('lye'),
     oils: net('oils'),
-    peakC: lyeByPot(ctx.value.document) ? null : hottest.value,
+    peakC: lyeByPot(ctx.value.document) ? null : bench.heat.value.peak,
   }),
 )
 const weighed = computed(() => vessels.value.every(({ id }) => net(id) !== null))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import type { Run } from '#contracts/run'
+import { setupSchema, type Run } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { Printer } from '@lucide/vue'
 import { sumOf } from '#core/statistics/sum'
@@ -12,7 +12,12 @@ const toasts = useToasts()
 const router = useRouter()
 const { say, settings } = storeToRefs(workshop)
 
-const setup = ref(run?.setup ?? usualRunSetup(settings.value))
+/** What was chosen and moved before the start stays on this device until the batch is begun. */
+const planKey = `mantle-plan:${batch.id}`
+const setup = ref(
+  run?.setup ?? keptHere(planKey, bySchema(setupSchema)) ?? usualRunSetup(settings.value),
+)
+watch(setup, (now) => run || keepHere(planKey, now), { deep: true })
 const ctx = computed(() =>
   contextOf(batch.frozen, setup.value, run?.scale ?? settings.value.scale, say.value),
 )
@@ -35,6 +40,7 @@ async function begin(paper = false) {
         paper,
         at: new Date(workshop.clock()).toISOString(),
       })
+      forgetHere(planKey)
       const { roomC, scaleMax, guardC, thermometer } = setup.value
       await workshop
         .save({ bench: { roomC, scaleMax, guardC, thermometer } })

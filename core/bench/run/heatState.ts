@@ -23,7 +23,7 @@ export interface HeatState {
   curves: Record<VesselKind, Curve | null>
   meeting: Meeting | null
   advice: MeetingAdvice | null
-  /** °C of the hottest reading of the lye since it was dissolved. */
+  /** °C of the hottest reading of the lye, where it was read while it peaked; null where nobody looked in time. */
   peak: number | null
   /** It has passed its peak far below what this lye should give. */
   weakLye: boolean
@@ -100,7 +100,9 @@ export function heatState(
       ? meetingRange(joint, plan.window, now, random)
       : null
   const celsius = readings.lye.map((reading) => reading.celsius)
-  const peak = celsius.length ? Math.max(...celsius) : null
+  const inTime =
+    dissolved === null || readings.lye.some(({ minutes }) => minutes <= dissolved + peakWithin)
+  const peak = celsius.length && inTime ? Math.max(...celsius) : null
   const passed =
     peak !== null &&
     dissolved !== null &&
