@@ -65,6 +65,7 @@ export const coreRooms = [
   'recipe',
   'bench/plan',
   'bench/run',
+  'rack/drying',
   'rack',
   'troubles',
   'events',

@@ -130,7 +130,13 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   }),
   /** This device leads from here on. */
   z.strictObject({ ...base, kind: z.literal('drove'), name: says.max(60) }),
-  z.strictObject({ ...base, kind: z.literal('finished'), pouredDay: z.iso.date() }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('finished'),
+    pouredDay: z.iso.date(),
+    /** Instant of the pour, where the bench's clock does not know it: a batch written up from paper. */
+    pouredAt: z.iso.datetime().optional(),
+  }),
   z.strictObject({ ...base, kind: z.literal('undone'), event: idSchema }),
 ])
 export type RunEvent = z.infer<typeof runEventSchema>

@@ -4,6 +4,8 @@ import type { Plan } from '#core/bench/plan/plan'
 /** What stands on a filled-in bench sheet. */
 export interface PaperDraft {
   day: string
+  /** Hour of the pour, as 14:30; empty where nobody wrote it down. */
+  hour: string
   confirmed: Record<string, boolean>
   grams: Record<string, number | null>
   peakC: number | null
@@ -17,6 +19,7 @@ export interface PaperDraft {
 
 export const blankPaper = (today: string): PaperDraft => ({
   day: today,
+  hour: '',
   confirmed: {},
   grams: {},
   peakC: null,
@@ -30,8 +33,14 @@ export const blankPaper = (today: string): PaperDraft => ({
 /**
  * The events that a sheet tells of, in the order of the plan and at its usual times, since paper has no clock. A weight that is
  * left blank was as planned.
+ * @param pouredAt instant of the pour, where its hour stands on the sheet
  */
-export function paperEvents(plan: Plan, run: Run, draft: PaperDraft): RunEvent[] {
+export function paperEvents(
+  plan: Plan,
+  run: Pick<Run, 'startedAt'>,
+  draft: PaperDraft,
+  pouredAt?: string,
+): RunEvent[] {
   const start = Date.parse(run.startedAt)
   const events: RunEvent[] = []
   const tell = (minutes: number, event: NewRunEvent) =>
@@ -70,6 +79,6 @@ export function paperEvents(plan: Plan, run: Run, draft: PaperDraft): RunEvent[]
   }
   const end = plan.minutes
   if (draft.notes.trim()) tell(end, { kind: 'noted', says: draft.notes.trim().slice(0, 1000) })
-  tell(end, { kind: 'finished', pouredDay: draft.day })
+  tell(end, { kind: 'finished', pouredDay: draft.day, ...(pouredAt ? { pouredAt } : {}) })
   return events
 }

@@ -248,9 +248,7 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   await page.keyboard.press('3')
 
   await heading(page, 'Lye into the water')
-  await expect(
-    page.getByText('Goggles and gloves stay on until everything is rinsed'),
-  ).toBeVisible()
+  await expect(page.getByText('Goggles and gloves stay on', { exact: true })).toBeVisible()
   await page.keyboard.press('m')
   await page.keyboard.press('p')
   const jug = page.getByLabel(/^Lye jug \d+°/)
@@ -480,6 +478,12 @@ test('made on paper, it is written up in one pass with the same figures', async 
   await page.getByLabel('Code on the sheet').fill(`${batch.number}-${batch.id.slice(-4)}`)
   await page.getByRole('button', { name: 'Write it up' }).click()
   await heading(page, `Slip, batch ${batch.number}, from paper`)
+  // Looking at the form begins nothing and accuses nobody.
+  expect((await send<unknown[]>(`${server.url}/api/runs`, 'GET')).body).toEqual([])
+  await expect(page.getByText('Lye was handled before')).toBeHidden()
+  // Made three days ago, half an hour after noon.
+  await page.getByLabel('Hour of the pour').fill('12:30')
+  await page.getByLabel('on', { exact: true }).fill('2026-11-20')
   await page.getByLabel('Lye, own cup, weighed').fill('160')
   await expect(page.getByText(/Sodium hydroxide: .* too much\./)).toBeVisible()
   await page.reload()
@@ -494,6 +498,9 @@ test('made on paper, it is written up in one pass with the same figures', async 
   await page.getByRole('button', { name: 'Write it down as poured' }).click()
   await expect(page.getByText('written up from paper')).toBeVisible()
   await expect(page.getByTestId('made-superfat')).toContainText('-')
+  const { body } = await send<Batch>(`${server.url}/api/batches/${batch.id}`, 'GET')
+  const poured = body.events.find((event) => event.kind === 'poured')
+  expect(poured).toMatchObject({ day: '2026-11-20', pouredAt: '2026-11-20T12:30:00.000Z' })
 })
 
 test('the plan is moved, added to and printed on paper with a code', async ({ page, server }) => {

@@ -202,7 +202,7 @@ const timesFrom = computed(() => {
           blendingSince === null ? 'B starts a pulse' : 'B ends it'
         }}</small>
       </button>
-      <p class="text-[18px] sm:max-w-64">
+      <p class="text-[18px] sm:max-w-52">
         wanted: <b class="text-chalk">{{ stageText(wanted) }}</b>
         <small class="figure block text-[14px] text-ink-2">{{ timesFrom }}</small>
         <small v-if="own?.races" class="block text-[14px] font-semibold text-[#f3c24b]"

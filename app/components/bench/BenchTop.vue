@@ -31,7 +31,7 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
 
 <template>
   <header
-    class="flex min-h-[52px] flex-wrap items-center gap-x-5 gap-y-1 bg-[#101516] px-4 py-1.5 sm:px-5"
+    class="flex min-h-[52px] flex-wrap items-center gap-x-3 gap-y-1 bg-[#101516] px-4 py-1.5 sm:gap-x-5 sm:px-5"
   >
     <NuxtLink
       :to="leave"
@@ -43,7 +43,7 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
         >{{ name }}<template v-if="number">, batch {{ number }}</template></span
       >
     </NuxtLink>
-    <span class="figure text-ink-2 max-sm:hidden"
+    <span class="figure text-ink-2 max-2xl:hidden"
       >started {{ clock.timeOf(0) }} · {{ minutesText(minutes) }}</span
     >
     <span
@@ -69,9 +69,9 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
     </button>
     <p
       v-if="lyeIsAbout && !state.finished"
-      class="flex items-center gap-2 text-[15px] font-bold text-[#f3c24b]"
+      class="flex items-center gap-2 text-[15px] leading-tight font-bold text-[#f3c24b] max-sm:flex-1 max-sm:text-[13px]"
     >
-      <TriangleAlert :size="18" aria-hidden="true" />{{ standingLine }}
+      <TriangleAlert :size="18" class="shrink-0" aria-hidden="true" />{{ standingLine }}
     </p>
     <button
       type="button"

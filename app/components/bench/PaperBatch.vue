@@ -9,13 +9,18 @@ import { suspectsWeakLye } from '#core/heat/dissolving'
 import { blankPaper, paperEvents, type PaperDraft } from '~/utils/paperEvents'
 
 /** The blanks of a bench sheet, filled in afterwards: what it makes and what is odd about it, before it is written down. */
-const { batch, run } = defineProps<{ batch: Batch; run: Run }>()
+const { batch, run, begun } = defineProps<{
+  batch: Batch
+  /** As it is, or as it will be once something is written down. */
+  run: Run
+  begun: boolean
+}>()
 const workshop = useWorkshop()
 const router = useRouter()
-const { say, today } = storeToRefs(workshop)
+const { say, today, settings } = storeToRefs(workshop)
 const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))
 const plan = computed(() => planFor(ctx.value))
-const key = `mantle-paper-${run.id}`
+const key = `mantle-paper-${batch.id}`
 /** What was filled in before, as far as it is of the kind that belongs there. */
 function asDraft(value: unknown): PaperDraft | null {
   const blank = blankPaper(today.value)
@@ -37,7 +42,23 @@ const state = computed(() =>
   runOf(plan.value, run.startedAt, paperEvents(plan.value, run, draft.value)),
 )
 const made = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
-const odd = computed(() => mistakesOf(ctx.value, plan.value, state.value))
+/** Only what was filled in is judged: an empty sheet accuses nobody. */
+const odd = computed(() => {
+  const { confirmed, emulsion, trace } = draft.value
+  const judged = {
+    safety: Object.values(confirmed).some(Boolean),
+    order: false,
+    weight: true,
+    temperature: true,
+    batter: emulsion !== null || trace !== null,
+  }
+  return mistakesOf(ctx.value, plan.value, state.value).filter(({ about }) => judged[about])
+})
+const pouredAt = computed(() =>
+  draft.value.hour && draft.value.day
+    ? instantAt(draft.value.day, draft.value.hour, settings.value.timeZone)
+    : undefined,
+)
 const weak = computed(
   () => draft.value.peakC !== null && suspectsWeakLye(plan.value.jug, draft.value.peakC),
 )
@@ -66,13 +87,22 @@ const told = computed(() => [
     kind: 'drove',
     name: deviceName(),
   },
-  ...paperEvents(plan.value, run, draft.value),
+  ...paperEvents(plan.value, run, draft.value, pouredAt.value),
 ])
 async function write() {
   if (busy.value) return
   busy.value = true
   refused.value = ''
   try {
+    // The run begins with what is written down: looking at the form begins nothing.
+    if (!begun)
+      await api.post<Run>(`/api/batches/${batch.id}/run`, {
+        id: run.id,
+        device: deviceId(),
+        setup: run.setup,
+        paper: true,
+        at: run.startedAt,
+      })
     await api.post(`/api/runs/${run.id}/events`, {
       device: deviceId(),
       events: told.value,
@@ -104,10 +134,24 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
           </p>
         </div>
       </div>
-      <label class="mt-4 flex items-center gap-3 font-semibold"
-        >Poured on
-        <input v-model="draft.day" type="date" class="field font-normal" :max="today" required
-      /></label>
+      <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-2 rounded-sm bg-[#f5efe0] px-4 py-3">
+        <label class="grid gap-1 text-[17px] font-bold"
+          >Poured at
+          <input
+            v-model="draft.hour"
+            type="time"
+            class="field w-36 text-[22px] font-bold"
+            aria-label="Hour of the pour"
+        /></label>
+        <label class="grid gap-1 font-semibold"
+          >on
+          <input v-model="draft.day" type="date" class="field font-normal" :max="today" required
+        /></label>
+        <p class="text-sm text-ink-2">
+          Everything after it counts from the hour: when to look, to unmould, to cut. Left empty,
+          nothing is due by the hour.
+        </p>
+      </div>
       <table class="figure mt-4 w-full">
         <caption class="sr-only">
           Weights from the sheet

@@ -34,10 +34,24 @@ const layers = computed(() => {
     return { ...row, y: level, height }
   })
 })
+/** The layer below, and the minutes until it carries: poured sooner, this one breaks through. It sets as its batter would thicken. */
+const below = computed(() => (pot.value ? pot.value - 1 : null))
+const carriesIn = computed(() => {
+  const under = below.value
+  const since = under === null ? null : bench.sinceCombined(under)
+  if (done.value || under === null || since === null) return 0
+  return Math.max(0, bench.usualOf(under).minutes.thick - since)
+})
+const sounds = useBenchSounds()
+watch(carriesIn, (now, before) => {
+  if (before > 0 && now === 0 && sounds.value) soundOf('look')
+})
 function next() {
-  if (!done.value) bench.finish()
+  if (!done.value && carriesIn.value === 0) bench.finish()
 }
-useBenchKeys({ ' ': next, Enter: next })
+/** The maker looked: it holds a spoon already. */
+const pourNow = () => done.value || bench.finish()
+useBenchKeys({ ' ': next, Enter: next, k: pourNow })
 </script>
 
 <template>
@@ -92,12 +106,19 @@ useBenchKeys({ ' ': next, Enter: next })
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey
         main
-        :says="done ? 'Done' : 'Poured and tapped'"
-        :hint="done ? '→ goes on' : 'Space'"
-        :disabled="done"
+        :says="
+          done
+            ? 'Done'
+            : carriesIn
+              ? `${plan.pots[below!]!.name} carries in ${clockText(carriesIn)}`
+              : 'Poured and tapped'
+        "
+        :hint="done ? '→ goes on' : carriesIn ? 'it must hold a spoon first' : 'Space'"
+        :disabled="done || carriesIn > 0"
         @click="next"
       />
-      <BenchKey says="Next" hint="→" @click="bench.look(1)" />
+      <BenchKey v-if="carriesIn" says="It holds a spoon" hint="K, pour now" @click="pourNow" />
+      <BenchKey v-else says="Next" hint="→" @click="bench.look(1)" />
     </template>
   </BenchFrame>
 </template>

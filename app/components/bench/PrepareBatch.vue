@@ -28,7 +28,7 @@ const busy = ref(false)
 /** Of the run that is begun here: pressed twice, it is begun once. */
 const runId = newId()
 
-async function begin(paper = false) {
+async function begin() {
   if (busy.value) return
   busy.value = true
   try {
@@ -37,7 +37,7 @@ async function begin(paper = false) {
         id: runId,
         device: deviceId(),
         setup: setup.value,
-        paper,
+        paper: false,
         at: new Date(workshop.clock()).toISOString(),
       })
       forgetHere(planKey)
@@ -46,7 +46,7 @@ async function begin(paper = false) {
         .save({ bench: { roomC, scaleMax, guardC, thermometer } })
         .catch(() => undefined)
     }
-    await router.push(`/bench/${batch.id}/${paper ? 'paper' : 'make'}`)
+    await router.push(`/bench/${batch.id}/make`)
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
   } finally {
@@ -99,8 +99,7 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
             <AppButton to="/emergency">Emergency</AppButton>
             <AppButton :to="`/batches/${batch.id}`">Its sheet</AppButton>
             <AppButton @click="print"><Printer :size="16" /> Print the plan</AppButton>
-            <AppButton v-if="!begun" @click="begin(true)">Write up from paper</AppButton>
-            <AppButton v-else-if="run?.paper" :to="`/bench/${batch.id}/paper`"
+            <AppButton v-if="!begun || run?.paper" :to="`/bench/${batch.id}/paper`"
               >Write up from paper</AppButton
             >
             <AppButton kind="main" :disabled="!plan.agrees || busy" @click="begin()">{{

@@ -18,7 +18,7 @@ import { roundTo } from '../../statistics/roundTo'
  */
 export function pouredBy(
   frozen: Frozen,
-  run: Pick<Run, 'setup' | 'scale' | 'startedAt'>,
+  run: Pick<Run, 'setup' | 'scale' | 'startedAt'> & Partial<Pick<Run, 'paper'>>,
   events: RunEvent[],
 ): { poured: Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'>; forecasts: Forecast[] } | null {
   const ctx = contextOf(frozen, run.setup, run.scale, formatter({ scale: run.scale }))
@@ -27,15 +27,16 @@ export function pouredBy(
   if (!state.finished) return null
   const minutes = state.poured.at(-1)?.minutes ?? state.finished.minutes
   const combined = state.combined[0]?.minutes
-  const pouredAt = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
-  const after = afterPlan(ctx, state, pouredAt)
+  const byClock = new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString()
+  // Paper has no clock: its hour is what was written on it, and where nobody wrote one nothing is due by the hour.
+  const pouredAt = state.finished.pouredAt ?? (run.paper ? null : byClock)
+  const after = afterPlan(ctx, state, pouredAt ?? byClock)
   const poured = {
     kind: 'poured' as const,
     day: state.finished.day,
     made: asWeighed(ctx, plan, weightsOf(plan, state), wateredIn(state)),
     ...(state.laundry ? { laundry: true } : {}),
-    checks: after.checks,
-    pouredAt,
+    ...(pouredAt ? { checks: after.checks, pouredAt } : {}),
     bench: {
       lyeC: celsiusAtCombine(state, 'lye'),
       oilsC: celsiusAtCombine(state, 'oils'),

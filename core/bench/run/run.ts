@@ -47,7 +47,7 @@ export interface RunState {
   restarted: { because: LyeFault; minutes: number }[]
   /** For laundry and no skin, whatever the weights say. */
   laundry: boolean
-  finished: { minutes: number; day: string } | null
+  finished: { minutes: number; day: string; pouredAt: string | null } | null
   /** Ids of done steps in the order in which they were done. */
   order: string[]
   /** When lye and oils met and when a pour was done, in the order in which it was; for all pots at once where `pot` is null. */
@@ -207,7 +207,7 @@ export function runOf(
         break
       }
       case 'finished':
-        state.finished = { minutes, day: event.pouredDay }
+        state.finished = { minutes, day: event.pouredDay, pouredAt: event.pouredAt ?? null }
         break
       case 'drove':
       case 'undone':

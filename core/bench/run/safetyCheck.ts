@@ -28,5 +28,5 @@ export function safetyCheckOf(document: FormulaDocument): GatePoint[] {
   )
 }
 
-/** What stands on screen from the first lye step until everything is rinsed. */
-export const standingLine = 'Goggles and gloves stay on until everything is rinsed'
+/** What stands on screen from the first lye step until everything is rinsed: short, since it always stands there. */
+export const standingLine = 'Goggles and gloves stay on'

@@ -12,6 +12,12 @@ export default route(
     body.events.forEach((event, index) => {
       if (event.kind === 'finished' && event.pouredDay > today)
         refuse(422, 'That day has not come yet.', `events[${index}].pouredDay`)
+      if (
+        event.kind === 'finished' &&
+        event.pouredAt &&
+        Date.parse(event.pouredAt) > Date.parse(now) + clocksApart
+      )
+        refuse(422, 'That hour has not come yet.', `events[${index}].pouredAt`)
       if (Date.parse(event.at) > Date.parse(now) + clocksApart)
         refuse(
           422,
