@@ -132,6 +132,8 @@ export const useOutbox = defineStore('outbox', () => {
   onOtherEpoch(() => {
     void (async () => {
       void useBatches().load()
+      // What is on its way may have been taken by the workshop as it was before: its answer says so.
+      await sending.catch(() => undefined)
       const gone = await lost()
       const { say } = useWorkshop()
       toasts.show(

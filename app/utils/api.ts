@@ -48,6 +48,7 @@ async function send<T>(
   { leaving = false }: Manner = {},
 ): Promise<T> {
   let response: Response
+  const asked = epoch
   const file = body instanceof Blob
   const text = body === undefined || file ? null : JSON.stringify(body)
   try {
@@ -62,7 +63,8 @@ async function send<T>(
     throw new ApiError(0, [{ path: '', says: unreachable }])
   }
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
-  noteEpoch(response.headers.get('x-mantle-epoch'))
+  // An answer that was on its way while the workshop was put back speaks of the one before.
+  if (epoch === asked) noteEpoch(response.headers.get('x-mantle-epoch'))
   if (response.ok) return answer as T
   throw new ApiError(
     response.status,
