@@ -32,7 +32,7 @@ function foldHead({ fold, steps }: PlanRow): string {
 function blank(step: Step, { fold }: PlanRow): string {
   const name = step.pot === undefined ? '' : plan.pots[step.pot]!.name
   if (step.weigh)
-    return `${fold!.kind === 'cups' ? name : step.weigh.name.split(',')[0]!} ${say.value.mass(step.weigh.grams)} ______ ☐`
+    return `${fold!.kind === 'cups' ? name : `${step.weigh.name.split(',')[0]!}, ${name}:`} ${say.value.mass(step.weigh.grams)} ______ ☐`
   const own = step.short.replace(`, ${name}`, '').replace(` ${name}`, '')
   return step.kind === 'batter'
     ? `${own} ____ ☐`
@@ -71,7 +71,7 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
       <tbody>
         <template v-for="row in rows" :key="row.steps[0]!.id">
           <tr v-if="row.fold" class="break-inside-avoid border-b border-line">
-            <td class="w-6 py-[3px] align-top text-ink-3">{{ row.from + 1 }}</td>
+            <td class="w-8 py-[3px] align-top text-ink-3">{{ row.from + 1 }}</td>
             <th scope="row" colspan="3" class="py-[3px] text-left align-top font-normal">
               <b class="font-semibold">{{ foldHead(row) }}</b>
               <span class="block text-[11px] leading-[1.7]">
@@ -90,7 +90,7 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
             :key="step.id"
             class="break-inside-avoid border-b border-line"
           >
-            <td class="w-6 py-[3px] align-top text-ink-3">{{ row.from + 1 }}</td>
+            <td class="w-8 py-[3px] align-top text-ink-3">{{ row.from + 1 }}</td>
             <th
               scope="row"
               class="py-[3px] pr-2 text-left align-top font-semibold"
@@ -121,7 +121,7 @@ const temperature = (kind: string) => ['dissolve', 'cool', 'meet', 'melt'].inclu
       <p class="figure font-bold text-stop">If something happens: {{ calls }}</p>
       <dl class="grid grid-cols-2 gap-x-4 gap-y-0.5">
         <div v-for="one in emergencies" :key="one.id">
-          <dt class="inline font-bold">{{ one.says }}:</dt>
+          <dt class="mr-1 inline font-bold">{{ one.says }}:</dt>
           <dd class="inline">{{ one.now[0] }} {{ one.never }}</dd>
         </div>
       </dl>
