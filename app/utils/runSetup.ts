@@ -1,5 +1,5 @@
 import { usualSetup } from '#contracts/benchWords'
-import type { RunSetup } from '#contracts/run'
+import { setupSchema, type RunSetup } from '#contracts/run'
 import type { Workshop } from '#contracts/workshop'
 
 /** How a run begins in this workshop before anybody changes anything. */
@@ -7,3 +7,9 @@ export const usualRunSetup = ({ bench }: Pick<Workshop, 'bench'>): RunSetup => (
   ...usualSetup,
   ...bench,
 })
+
+/** Where a plan that was arranged before its start stays on this device. */
+export const planKey = (batchId: string): string => `mantle-plan:${batchId}`
+/** How a batch is to be made: as somebody arranged it here, or as this workshop usually begins. */
+export const arrangedSetup = (batchId: string, workshop: Pick<Workshop, 'bench'>): RunSetup =>
+  keptHere(planKey(batchId), bySchema(setupSchema)) ?? usualRunSetup(workshop)

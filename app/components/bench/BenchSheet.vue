@@ -3,6 +3,7 @@ import type { Batch } from '#contracts/batch'
 import type { PlanContext } from '#core/bench/plan/context'
 import { emergencies } from '#core/bench/run/emergency'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
+import { dividedSays, type Divided } from '#core/bench/plan/divide'
 import { rowsOf, type PlanRow } from '#core/bench/plan/fold'
 import type { Plan } from '#core/bench/plan/plan'
 import type { Step } from '#core/bench/plan/step'
@@ -26,7 +27,7 @@ const rows = computed(() => rowsOf(plan.steps.filter(({ kind }) => kind !== 'saf
 function foldHead({ fold, steps }: PlanRow): string {
   if (fold!.kind === 'pot') return plan.pots[fold!.pot!]!.name
   if (fold!.kind === 'ready') return 'Ready in their cups'
-  const what = steps[0]!.weigh!.name.split(': ')[1]!
+  const what = dividedSays(steps[0]!.weigh!.id as Divided)
   return `For each of ${say.value.count(steps.length, 'cup', 'cups')}: ${what}, by weight of what is really there`
 }
 function blank(step: Step, { fold }: PlanRow): string {

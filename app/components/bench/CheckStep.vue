@@ -46,24 +46,19 @@ function slipSays({ kind, names, superfat }: Slip): string {
       return `${names[0]} and ${names[1]} took each other’s weight. ${made} Do not combine: make the lye anew.`
   }
 }
-function tell() {
+/** Goes on with what was weighed, or with nothing: the maker may know better. */
+function leave() {
+  if (done.value) return
   for (const { id } of vessels.value) {
     const grams = net(id)
     if (grams !== null) bench.tell({ kind: 'checked', vessel: id, grams })
   }
+  bench.finish()
 }
 function next() {
-  if (done.value || !weighed.value || !check.value.agrees) return
-  tell()
-  bench.finish()
+  if (weighed.value && check.value.agrees) leave()
 }
-/** Goes on all the same: nothing was weighed, or the maker knows better. */
-function skip() {
-  if (done.value) return
-  tell()
-  bench.finish()
-}
-useBenchKeys({ ' ': next, Enter: next, k: skip })
+useBenchKeys({ ' ': next, Enter: next, k: leave })
 const missingOf = computed(() => vessels.value.find(({ id }) => net(id) === null))
 </script>
 
@@ -169,7 +164,7 @@ const missingOf = computed(() => vessels.value.find(({ id }) => net(id) === null
       <BenchKey
         :says="done ? 'Next' : weighed ? 'Go on all the same' : 'Not this time'"
         :hint="done ? '→' : 'K'"
-        @click="done ? bench.look(1) : skip()"
+        @click="done ? bench.look(1) : leave()"
       />
     </template>
   </BenchFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RunSetup } from '#contracts/run'
+import { dividedSays, type Divided } from '#core/bench/plan/divide'
 import { rowsOf, type PlanRow } from '#core/bench/plan/fold'
 import { mayMove, type Plan } from '#core/bench/plan/plan'
 import { ArrowDown, ArrowUp, ChevronDown, ChevronRight, Plus, Trash2, Undo2 } from '@lucide/vue'
@@ -69,7 +70,7 @@ function foldSays({ fold, steps }: PlanRow): { says: string; how: string; grams:
   switch (fold!.kind) {
     case 'cups':
       return {
-        says: `For each of ${say.value.count(steps.length, 'cup', 'cups')}: ${steps[0]!.weigh!.name.split(': ')[1]}`,
+        says: `For each of ${say.value.count(steps.length, 'cup', 'cups')}: ${dividedSays(steps[0]!.weigh!.id as Divided)}`,
         how: `By weight, its share of what is really there: ${names}.`,
         grams: each,
       }

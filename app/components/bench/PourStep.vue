@@ -36,11 +36,12 @@ const layers = computed(() => {
 })
 /** The layer below, and the minutes until it carries: poured sooner, this one breaks through. It sets as its batter would thicken. */
 const below = computed(() => (pot.value ? pot.value - 1 : null))
+const thickens = computed(() =>
+  below.value === null ? 0 : bench.usualOf(below.value).minutes.thick,
+)
 const carriesIn = computed(() => {
-  const under = below.value
-  const since = under === null ? null : bench.sinceCombined(under)
-  if (done.value || under === null || since === null) return 0
-  return Math.max(0, bench.usualOf(under).minutes.thick - since)
+  const since = below.value === null ? null : bench.sinceCombined(below.value)
+  return done.value || since === null ? 0 : Math.max(0, thickens.value - since)
 })
 const sounds = useBenchSounds()
 watch(carriesIn, (now, before) => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { setupSchema, type Run } from '#contracts/run'
+import type { Run } from '#contracts/run'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { Printer } from '@lucide/vue'
 import { sumOf } from '#core/statistics/sum'
@@ -13,11 +13,8 @@ const router = useRouter()
 const { say, settings } = storeToRefs(workshop)
 
 /** What was chosen and moved before the start stays on this device until the batch is begun. */
-const planKey = `mantle-plan:${batch.id}`
-const setup = ref(
-  run?.setup ?? keptHere(planKey, bySchema(setupSchema)) ?? usualRunSetup(settings.value),
-)
-watch(setup, (now) => run || keepHere(planKey, now), { deep: true })
+const setup = ref(run?.setup ?? arrangedSetup(batch.id, settings.value))
+watch(setup, (now) => run || keepHere(planKey(batch.id), now), { deep: true })
 const ctx = computed(() =>
   contextOf(batch.frozen, setup.value, run?.scale ?? settings.value.scale, say.value),
 )
@@ -40,7 +37,7 @@ async function begin() {
         paper: false,
         at: new Date(workshop.clock()).toISOString(),
       })
-      forgetHere(planKey)
+      forgetHere(planKey(batch.id))
       const { roomC, scaleMax, guardC, thermometer } = setup.value
       await workshop
         .save({ bench: { roomC, scaleMax, guardC, thermometer } })

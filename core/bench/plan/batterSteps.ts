@@ -164,7 +164,9 @@ const coverSteps = ({ document, say }: PlanContext, poured: string): Step[] => {
   ]
 }
 
-const lastId = (steps: Step[]): string[] => steps.slice(-1).map(({ id }) => id)
+/** The last of some steps, or what comes before them where there are none. */
+const lastId = (steps: Step[], before: string[] = []): string[] =>
+  steps.length ? [steps.at(-1)!.id] : before
 
 /**
  * From the two vessels that have met to a mould that is full. Where each pot is poured by itself it is also made by itself, so that
@@ -178,45 +180,49 @@ export function batterSteps(ctx: PlanContext, ready: Step[]): Step[] {
   const readyFor = (pot: number | null) =>
     ready.filter((step) => pot === null || (step.pot ?? pot) === pot).map(({ id }) => id)
   const steps: Step[] = []
-  let made: (pot: number | null) => Step[]
+  /** A pot's own way to emulsion, and what its trace waits for; one batter that is divided later is there already. */
+  let begun: (pot: number | null) => { own: Step[]; after: string[] }
   if (dividing === 'upfront') {
-    const oils = divideSteps(ctx, 'oils', ({ result }) => result.oils + sumOils(result), ['meet'])
-    const lye = lyeByPot(document)
-      ? []
-      : divideSteps(ctx, 'lye', ({ result }) => lyeJugGrams(result), ['meet'])
-    steps.push(...oils, ...lye)
-    const shares = [...oils, ...lye]
-    made = (pot) => {
-      const own = shares.filter((step) => step.pot === pot).map(({ id }) => id)
-      return emulsionSteps(ctx, pot, ['meet', ...own, ...readyFor(pot)])
+    const shares = [
+      ...divideSteps(ctx, 'oils', ({ result }) => result.oils + sumOils(result), ['meet']),
+      ...(lyeByPot(document)
+        ? []
+        : divideSteps(ctx, 'lye', ({ result }) => lyeJugGrams(result), ['meet'])),
+    ]
+    steps.push(...shares)
+    begun = (pot) => {
+      const cups = shares.filter((step) => step.pot === pot).map(({ id }) => id)
+      const own = emulsionSteps(ctx, pot, ['meet', ...cups, ...readyFor(pot)])
+      return { own, after: lastId(own) }
     }
   } else {
     const whole = emulsionSteps(ctx, null, ['meet', ...readyFor(null)])
-    steps.push(...whole)
+    const emulsified = lastId(whole)
     const shares =
       dividing === 'batter'
-        ? divideSteps(ctx, 'batter', ({ result }) => batterAtEmulsion(result), lastId(whole))
-        : whole.slice(-1)
-    if (dividing === 'batter') steps.push(...shares)
-    made = (pot) => shares.filter((step) => pot === null || step.pot === pot)
+        ? divideSteps(ctx, 'batter', ({ result }) => batterAtEmulsion(result), emulsified)
+        : []
+    steps.push(...whole, ...shares)
+    begun = (pot) => {
+      const own = shares.find((step) => step.pot === pot)
+      return { own: [], after: own ? [own.id] : emulsified }
+    }
   }
-  const isNew = (step: Step) => !steps.some(({ id }) => id === step.id)
   let poured: string[] = []
   if (oneByOne && dividing !== 'none')
     for (const pot of each) {
-      const begun = made(pot)
-      const traced = traceSteps(ctx, pot, lastId(begun))
-      const layer = pourStep(ctx, pot, [...poured, ...lastId([...begun, ...traced])])
-      steps.push(...begun.filter(isNew), ...traced, layer)
+      const { own, after } = begun(pot)
+      const traced = traceSteps(ctx, pot, after)
+      const layer = pourStep(ctx, pot, [...poured, ...lastId(traced, after)])
+      steps.push(...own, ...traced, layer)
       poured = [layer.id]
     }
   else {
-    const begun = each.map(made)
-    for (const own of begun) steps.push(...own.filter(isNew))
-    const traced = each.map((pot, index) => traceSteps(ctx, pot, lastId(begun[index]!)))
-    const last = traced.flatMap((own, index) => lastId([...begun[index]!, ...own]))
+    const pots = each.map((pot) => ({ pot, ...begun(pot) }))
+    const traced = pots.map(({ pot, after }) => traceSteps(ctx, pot, after))
+    const last = traced.flatMap((own, index) => lastId(own, pots[index]!.after))
     const pour = pourStep(ctx, null, last)
-    steps.push(...traced.flat(), pour)
+    steps.push(...pots.flatMap(({ own }) => own), ...traced.flat(), pour)
     poured = [pour.id]
   }
   return [...steps, ...coverSteps(ctx, poured[0]!)]

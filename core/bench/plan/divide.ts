@@ -11,6 +11,8 @@ const divided = {
   scent: { says: 'scent', into: 'scent-cup', substance: 'scent' },
 } as const
 export type Divided = keyof typeof divided
+/** What is divided, in words. */
+export const dividedSays = (what: Divided): string => divided[what].says
 
 /**
  * Pours by weight of what is divided, from what is really there: one step a pot that gets any.

@@ -99,6 +99,8 @@ export interface PotPlan {
 export interface VesselPlan {
   id: string
   says: string
+  /** The same without whose it is: those of a plan that are called alike are laid out together. */
+  called: string
   /** ml that it will hold. */
   millilitres: number
   /** ml that it should take, with room to stir. */

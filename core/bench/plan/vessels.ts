@@ -41,13 +41,21 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   const list: VesselPlan[] = []
   const add = (
     id: string,
-    says: string,
+    called: string,
+    whose: string,
     millilitres: number,
     room: number,
     stuff: { of: string; fits: readonly VesselStuff[] },
   ) => {
     if (millilitres > 0)
-      list.push({ id, says, millilitres, size: sizeFor(millilitres, room), ...stuff })
+      list.push({
+        id,
+        says: called + whose,
+        called,
+        millilitres,
+        size: sizeFor(millilitres, room),
+        ...stuff,
+      })
   }
   const jugs = lyeByPot(document)
     ? pots.map(({ result: own }, pot) => ({ own, pot }))
@@ -55,26 +63,22 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   for (const { own, pot } of jugs) {
     const name = pot === null ? '' : `, ${pots[pot]!.name}`
     if (own.lye.naoh > 0)
-      add(at('lye-cup', pot), `Dry cup for the lye${name}`, own.lye.naoh / flakes, 1.4, stuffs.lye)
+      add(at('lye-cup', pot), 'Dry cup for the lye', name, own.lye.naoh / flakes, 1.4, stuffs.lye)
     if (own.lye.solution)
       add(
         at('lye-cup', pot),
-        `Dry jug for the lye solution${name}`,
+        'Dry jug for the lye solution',
+        name,
         own.lye.solution / 1.5,
         1.4,
         stuffs.lye,
       )
     if (own.lye.koh > 0)
-      add(
-        at('koh-cup', pot),
-        `Dry cup for the potash${name}`,
-        own.lye.koh / flakes,
-        1.4,
-        stuffs.lye,
-      )
+      add(at('koh-cup', pot), 'Dry cup for the potash', name, own.lye.koh / flakes, 1.4, stuffs.lye)
     add(
       at('lye-jug', pot),
-      `Lye jug, heat-proof${name}`,
+      'Lye jug, heat-proof',
+      name,
       lyeJugGrams(own) / lyeDensity(own.water.strength),
       2,
       stuffs.lye,
@@ -85,19 +89,28 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   list.push({
     id: 'pan',
     says: 'Pan for the oils and the batter',
+    called: 'Pan for the oils and the batter',
     millilitres: batter,
     size: pan.litres * 1000,
     ...stuffs.stove,
   })
   if (dividing !== 'none')
     pots.forEach(({ name, result: own }, pot) =>
-      add(at('pot', pot), `Pot for ${name}`, batterMillilitres(own, library), 1.4, stuffs.batter),
+      add(
+        at('pot', pot),
+        'Pot',
+        ` for ${name}`,
+        batterMillilitres(own, library),
+        1.4,
+        stuffs.batter,
+      ),
     )
   if (dividing === 'upfront' && !lyeByPot(document))
     pots.forEach(({ name, result: own }, pot) =>
       add(
         at('lye-share', pot),
-        `Jug for the lye of ${name}`,
+        'Jug for the lye',
+        ` of ${name}`,
         lyeJugGrams(own) / lyeDensity(own.water.strength),
         1.4,
         stuffs.lye,
@@ -114,7 +127,7 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
       grams: (before?.grams ?? 0) + weigh.grams,
     })
   }
-  for (const [id, { says, grams }] of rest) add(id, says, grams, 1.5, stuffs.cup)
+  for (const [id, { says, grams }] of rest) add(id, says, '', grams, 1.5, stuffs.cup)
   return list
 }
 
@@ -145,19 +158,12 @@ export function ownVessels(
   return chosen
 }
 
-/** Vessels that are wanted several times: of one size, for the same. */
-export interface VesselGroup {
-  vessels: VesselPlan[]
-  says: string
-}
-/** The vessels of a plan, those that repeat for pot after pot as one. */
-export function vesselGroups(vessels: readonly VesselPlan[]): VesselGroup[] {
-  const groups = new Map<string, VesselGroup>()
+/** The vessels of a plan, those that are called alike and of one size together: they repeat for pot after pot. */
+export function vesselGroups(vessels: readonly VesselPlan[]): VesselPlan[][] {
+  const groups = new Map<string, VesselPlan[]>()
   for (const vessel of vessels) {
-    const key = `${vessel.id.split('@')[0]!.split(':')[0]} ${vessel.size}`
-    const group = groups.get(key)
-    if (group) group.vessels.push(vessel)
-    else groups.set(key, { vessels: [vessel], says: vessel.says })
+    const key = `${vessel.called} ${vessel.size}`
+    groups.set(key, [...(groups.get(key) ?? []), vessel])
   }
   return [...groups.values()]
 }

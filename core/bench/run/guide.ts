@@ -63,17 +63,26 @@ function mixedOf({ ctx, lyeC, oilsC, pot }: AboutBatter): Mixed {
   }
 }
 
+/** Whether it was mixed so cold that its hard fats may set. */
+const isCold = ({ mixedC, setsC }: Mixed): boolean =>
+  mixedC !== null && setsC !== null && mixedC < setsC + 3
+/** K that the vessels were apart; 0 where nobody measured. */
+const apartBy = ({ lyeC, oilsC }: Mixed): number =>
+  lyeC !== null && oilsC !== null ? Math.abs(lyeC - oilsC) : 0
+
 /**
  * What a mark means: trace (null), false trace, a batter that runs away, or one too thick to pour.
  * @param minutes since the lye went in
  */
-export function doubtOf(about: AboutBatter, stage: BatterStage, minutes: number): Doubt | null {
+export function doubtOf(
+  about: AboutBatter,
+  stage: BatterStage,
+  minutes: number,
+  mixed: Mixed = mixedOf(about),
+): Doubt | null {
   if (stage === 'too-far') return 'too-far'
   if (stageRank(stage) < stageRank('medium') || minutes >= about.usually[stage] * 0.5) return null
-  const { lyeC, oilsC, mixedC, setsC } = mixedOf(about)
-  const apart = lyeC !== null && oilsC !== null ? Math.abs(lyeC - oilsC) : 0
-  const cold = mixedC !== null && setsC !== null && mixedC < setsC + 3
-  return cold || apart > about.plan.window.apart + 2 ? 'false-trace' : 'too-fast'
+  return isCold(mixed) || apartBy(mixed) > about.plan.window.apart + 2 ? 'false-trace' : 'too-fast'
 }
 
 /** g of warm water that a pot may still have: a sixth part or so of its own lye, once. */
@@ -86,9 +95,15 @@ export function rescueWater({ ctx, pot }: Pick<AboutBatter, 'ctx' | 'pot'>, had:
 const ends = new Set<Rescue>(['is-trace', 'waited', 'simpler-pour', 'dough'])
 
 /** The first mark of a pot that is in doubt and that nobody has answered yet, with what was told of it since. */
-function openDoubt(about: AboutBatter, marks: Mark[], rescued: RunState['rescued'], since: number) {
+function openDoubt(
+  about: AboutBatter,
+  mixed: Mixed,
+  marks: Mark[],
+  rescued: RunState['rescued'],
+  since: number,
+) {
   for (const mark of marks) {
-    const doubt = doubtOf(about, mark.stage, mark.minutes - since)
+    const doubt = doubtOf(about, mark.stage, mark.minutes - since, mixed)
     if (!doubt) continue
     const told = rescued.filter(({ minutes }) => minutes >= mark.minutes)
     if (told.some(({ how }) => ends.has(how))) continue
@@ -137,6 +152,7 @@ export function guideOf(
     }
   const open = openDoubt(
     about,
+    mixed,
     marks.filter(({ counted }) => counted),
     rescued,
     since,
@@ -157,17 +173,15 @@ export function guideOf(
     }
   const at = `${say.number(mark.minutes - since, 1)} minutes after the lye, where this usually takes about ${say.number(usually[mark.stage])}`
   if (doubt === 'false-trace') {
-    const { mixedC, setsC, lyeC, oilsC } = mixed
-    const cold = mixedC !== null && setsC !== null && mixedC < setsC + 3
     const lookAt = stopped ? stopped.minutes + handsOff : null
     return {
       id: 'false-trace',
       phase: lookAt === null ? 'stop' : now < lookAt ? 'wait' : 'look',
       says: 'Probably false trace: hard fat is setting, it is not soap yet.',
       because: `${at}. ${
-        cold
-          ? `Mixed at ${say.temperature(mixedC)}; this blend begins to set at about ${say.temperature(setsC)}.`
-          : `One vessel was ${say.degreesApart(Math.abs(lyeC! - oilsC!))} colder than the other.`
+        isCold(mixed)
+          ? `Mixed at ${say.temperature(mixed.mixedC!)}; this blend begins to set at about ${say.temperature(mixed.setsC!)}.`
+          : `One vessel was ${say.degreesApart(apartBy(mixed))} colder than the other.`
       }`,
       steps: [
         'Blender out, hands off for two minutes.',

@@ -1,4 +1,4 @@
-import { jugCapacity, openJugPeak, peakWithoutLoss, type LyeJug } from '../../heat/dissolving'
+import { openJugPeak, type LyeJug } from '../../heat/dissolving'
 import { sumOf } from '../../statistics/sum'
 import type { PlanContext } from '../plan/context'
 import type { Plan } from '../plan/plan'
@@ -79,8 +79,7 @@ const plannedWater = (plan: Plan) =>
 
 /** Whether a peak is one that this jug may have; always where heat tells nothing of it. */
 function peakFits(jug: LyeJug, peakC: number | null): boolean {
-  if (peakC === null || jug.ice > 0 || jugCapacity(jug) <= 0) return true
-  if (!Number.isFinite(peakWithoutLoss(jug))) return true
+  if (peakC === null || jug.ice > 0) return true
   const { low, high } = openJugPeak(jug)
   return peakC >= low - peakSlack && peakC <= high + peakSlack
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { setupSchema, type Run } from '#contracts/run'
+import type { Run } from '#contracts/run'
 
 /** A batch that was made on paper, written up in one pass. Its run begins with what is written down. */
 const route = useRoute()
@@ -15,7 +15,7 @@ const problem = ref('')
 const toCome = (): Run => ({
   id: newId(),
   batchId: id,
-  setup: keptHere(`mantle-plan:${id}`, bySchema(setupSchema)) ?? usualRunSetup(workshop.settings),
+  setup: arrangedSetup(id, workshop.settings),
   scale: workshop.settings.scale,
   paper: true,
   startedAt: new Date(workshop.clock()).toISOString(),
