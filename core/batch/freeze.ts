@@ -9,6 +9,7 @@ import { coreVersion } from '../version'
 /**
  * Everything a batch keeps of its formula: the document, each material value it used, the figures and remarks, and the
  * version of the computation. Later changes to the library never reach it.
+ * @example freeze(example, shipped).result.batter // 1411.76
  */
 export function freeze(
   document: FormulaDocument,

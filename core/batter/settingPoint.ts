@@ -4,6 +4,7 @@ import type { Library } from '../materials/library'
 /**
  * °C below which the hard fats of a blend begin to set: the mean of where they soften, lower the more liquid oil dissolves
  * them (20 °C for a drop in an ocean of oil). An estimate.
+ * @example settingC(subject({ fats: fats({ tallow: 0.8, coconut: 0.2 }) })) // 39.2
  */
 export function settingC({
   result,

@@ -105,7 +105,10 @@ export function workingTime(
   }
 }
 
-/** The three strongest reasons in one direction, in words. */
+/**
+ * The three strongest reasons in one direction, in words.
+ * @example reasonsOf(workingTime(example, made, shipped), 'more', say) // 'liquid oils'
+ */
 export function reasonsOf(
   { factors }: WorkingTime,
   direction: 'less' | 'more',

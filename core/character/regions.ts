@@ -120,7 +120,10 @@ export const regionsFor = (use: Use, own: OwnRegions = {}): Regions => ({
 export const outside = (value: number, [low, high]: Region): number =>
   value < low ? low - value : value > high ? value - high : 0
 
-/** How far a bar is from all its regions: the sum of the squares of what lies outside. */
+/**
+ * How far a bar is from all its regions: the sum of the squares of what lies outside.
+ * @example distance(traits, body) // 424.976
+ */
 export const distance = (traits: Traits, regions: Regions): number =>
   sumOf(traitIds, (trait) => outside(traits[trait], regions[trait]) ** 2)
 

@@ -31,7 +31,10 @@ export function traitOf(
   return value
 }
 
-/** Whether something in the pot binds metals or takes up oxygen: a keeper, or citric acid, which becomes citrate. */
+/**
+ * Whether something in the pot binds metals or takes up oxygen: a keeper, or citric acid, which becomes citrate.
+ * @example hasKeeper(made, shipped) // false
+ */
 export function hasKeeper(result: FormulaResult, library: Library): boolean {
   return result.additives.some(({ id, grams }) => {
     const additive = library.additives.get(id)
@@ -55,6 +58,7 @@ export const traitsFrom = (
 /**
  * The seven traits of a formula, unclamped estimates of about 0 to 100 (docs/science.md, what the bar will be like).
  * They follow from the fatty acids of the formula's fats and the total superfat.
+ * @example Math.round(traitsOf(made, shipped).keeping) // 81
  */
 export const traitsOf = (result: FormulaResult, library: Library): Traits =>
   traitsFrom(result.fattyAcids, result.superfat.total, hasKeeper(result, library))

@@ -5,7 +5,10 @@ import { shownTrait, type Traits } from './traits'
 
 const middle = ([low, high]: Region) => (low + high) / 2
 
-/** Where a trait stands, said whole: "Keeping 66, below its region of 70 to 100". */
+/**
+ * Where a trait stands, said whole: "Keeping 66, below its region of 70 to 100".
+ * @example sayTrait('keeping', 66, [70, 100]) // 'Keeping 66, below its region of 70 to 100'
+ */
 export function sayTrait(trait: Trait, value: number, region: Region): string {
   const shown = Math.round(shownTrait(value))
   return `${traitRules[trait].says} ${shown}, ${standing(value, region)} its region of ${Math.round(shownTrait(region[0]))} to ${Math.round(shownTrait(region[1]))}`
@@ -15,7 +18,10 @@ const foamWords = {
   quick: { below: 'Quick and thin.', inside: 'Quick and even.', above: 'Quick and dense.' },
   slow: { below: 'Slow and thin.', inside: 'Slow and even.', above: 'Slow and dense.' },
 }
-/** The foam of a bar in a sentence. */
+/**
+ * The foam of a bar in a sentence.
+ * @example sayFoam(traits, body) // 'Slow and thin. Quick foam is below its region; Lasting foam is below its region.'
+ */
 export function sayFoam(traits: Traits, regions: Regions): string {
   const quick = traits.quickFoam > middle(regions.quickFoam) ? 'quick' : 'slow'
   const foam = foamWords[quick][standing(traits.lastingFoam, regions.lastingFoam)]
@@ -40,7 +46,10 @@ const skinWords = {
     above: 'Strips, very mild.',
   },
 }
-/** What a bar does to skin, in a sentence. */
+/**
+ * What a bar does to skin, in a sentence.
+ * @example saySkin(traits, body) // 'Cleans little, very mild. Grease lift is below its region; Gentleness is above its region.'
+ */
 export function saySkin(traits: Traits, regions: Regions): string {
   const lift = standing(traits.greaseLift, regions.greaseLift)
   const care = standing(traits.gentleness, regions.gentleness)

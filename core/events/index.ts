@@ -56,6 +56,7 @@ const kindOf = ({ kind }: { kind: Kind }) => eventKinds[kind]
  * @param events of the batch so far
  * @param today in the workshop's time zone
  * @param limits chances of lye left over that the workshop puts up with
+ * @example whyNot(cut, told({ kind: 'turned', day: '2026-03-16' }), '2026-03-15', {}) // 'That day has not come yet.'
  */
 export function whyNot(
   { facts, events }: Pick<BatchSummary, 'facts'> & { events: readonly BatchEvent[] },
@@ -77,15 +78,24 @@ export function whyNot(
   return kind.whyNot(event as never, { facts, today, limits })
 }
 
-/** What happened, in one line; empty for a taking back. */
+/**
+ * What happened, in one line; empty for a taking back.
+ * @example happened({ kind: 'turned', day: '2026-03-02' }, { say, places: [] }) // 'Turned'
+ */
 export const happened = (event: NewBatchEvent, words: Words): string =>
   event.kind === 'undone' ? '' : kindOf(event).says(event as never, words)
 
-/** An event on the line of a batch's life; null where it is not drawn there. */
+/**
+ * An event on the line of a batch's life; null where it is not drawn there.
+ * @example markOf(told({ kind: 'zapped', day: '2026-03-03', zap: true }), { say, places: [] }) // { says: 'zap', looks: 'bad' }
+ */
 export const markOf = (event: EventOf<Kind>, words: Words): Mark | null =>
   kindOf(event).mark?.(event as never, words) ?? null
 
-/** What may be told of a batch as it is, in the order in which it is likely. */
+/**
+ * What may be told of a batch as it is, in the order in which it is likely.
+ * @example offers(standing, cut.facts).map(({ kind }) => kind).slice(0, 4) // ['strip', 'trusted', 'out', 'noted']
+ */
 export function offers(standing: Standing, facts: BatchFacts): ({ kind: Kind } & Offer)[] {
   const all = (Object.keys(eventKinds) as Kind[]).flatMap((kind) => {
     const offer = eventKinds[kind].offer?.(standing, facts)

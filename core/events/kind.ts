@@ -60,19 +60,32 @@ export interface EventKind<K extends Kind> {
 
 export const notPoured = 'This batch is not poured yet.'
 export const notCut = 'This batch is not cut yet.'
-/** For what needs a pour. */
+/**
+ * For what needs a pour.
+ * @example afterPour(null, { facts: batch().facts }) // 'This batch is not poured yet.'
+ */
 export const afterPour = (_event: unknown, { facts }: Before): string | null =>
   facts.pouredOn ? null : notPoured
-/** For what needs bars. */
+/**
+ * For what needs bars.
+ * @example afterCut(null, { facts: batch().facts }) // 'This batch is not cut yet.'
+ */
 export const afterCut = (_event: unknown, { facts }: Before): string | null =>
   facts.cutOn ? null : notCut
-/** For what needs a loaf that is not cut. */
+/**
+ * For what needs a loaf that is not cut.
+ * @example beforeCut(null, cut) // 'This batch is cut already.'
+ */
 export const beforeCut = (_event: unknown, { facts }: Before): string | null => {
   if (!facts.pouredOn) return notPoured
   return facts.cutOn ? 'This batch is cut already.' : null
 }
 
-/** Why bars may not be put into other hands; null when they may. */
+/**
+ * Why bars may not be put into other hands; null when they may.
+ * @example blocked({ usable: { state: 'locked', because: 'zap' } })
+ *   // 'It is locked: there may be free lye in it. It cannot be sold or given.'
+ */
 export function blocked({ usable }: BatchFacts): string | null {
   if (usable.state === 'held')
     return 'It is held: a strip read over 10. Test it again before it goes out.'
@@ -97,7 +110,10 @@ export const whileCut =
   (says: string) =>
   ({ stage, cutOn }: Standing): Offer | null =>
     cutOn && stage !== 'left' ? { says } : null
-/** Offered of every batch that is poured and not cut yet. */
+/**
+ * Offered of every batch that is poured and not cut yet.
+ * @example whileLoaf({ says: 'Look under the cover' })(standing, cut.facts) // null
+ */
 export const whileLoaf =
   (offer: Offer) =>
   ({ stage, pouredOn, cutOn }: Standing): Offer | null =>

@@ -95,7 +95,10 @@ function extraRow(line: AdditiveLine, library: Library, pot = ''): Row {
   }
 }
 
-/** A formula as rows under `formulaColumns`. */
+/**
+ * A formula as rows under `formulaColumns`.
+ * @example rowsOfFormula(example, shipped).length // 18
+ */
 export function rowsOfFormula(document: FormulaDocument, library: Library): Row[] {
   const rows: Row[] = [
     ...document.fats.map((line) => ({
@@ -329,6 +332,7 @@ function readOne(
 /**
  * The formulas that rows tell of, in the order of their first rows. Rows without a formula's name are faults.
  * @param lines of the file that the rows begin on; one after the other below the heading without them
+ * @example formulasFromRows(rowsOfFormula(example, shipped)).formulas[0].name // 'Salt Flat'
  */
 export function formulasFromRows(
   rows: Row[],

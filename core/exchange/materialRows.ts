@@ -54,7 +54,10 @@ const paces = { slower: -1, same: 0, quicker: 1 } as const
 const paceWords = ['same', 'slower', 'quicker'] as const
 const yesNo = (value: boolean) => (value ? 'yes' : 'no')
 
-/** A material as a row under `materialColumns`. */
+/**
+ * A material as a row under `materialColumns`.
+ * @example rowOfMaterial({ kind: 'fat', ...castor }).name // 'Castor oil'
+ */
 export function rowOfMaterial(material: OwnMaterial): Row {
   const { id, name, certificate, colour } = material
   const common = { id, name, certificate, colour }
@@ -225,6 +228,7 @@ function readOver(known: OwnMaterial, cells: Cells): OwnMaterial {
 /**
  * The materials that rows tell of, over what the library knows of each.
  * @param lines of the file that the rows begin on; one after the other below the heading without them
+ * @example materialsFromRows([{ id: 'castor', sap: '182' }], shipped)[0].candidate.sap // { low: 176, typical: 182, high: 187 }
  */
 export function materialsFromRows(
   rows: Row[],
@@ -263,7 +267,11 @@ export function materialsFromRows(
   })
 }
 
-/** The columns in which two records of one material differ, with both values. */
+/**
+ * The columns in which two records of one material differ, with both values.
+ * @example differingCells({ kind: 'fat', ...castor }, { kind: 'fat', ...castor, name: 'Castor' })
+ *   // [{ column: 'name', was: 'Castor oil', is: 'Castor' }]
+ */
 export function differingCells(before: OwnMaterial, after: OwnMaterial) {
   const [was, is] = [rowOfMaterial(before), rowOfMaterial(after)]
   return materialColumns

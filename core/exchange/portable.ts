@@ -6,6 +6,7 @@ import type { Library } from '../materials/library'
  * same where the workshop's materials are not known.
  * @param library as this workshop has it
  * @param shipped as everybody has it
+ * @example portable(example, shipped, shipped).fats // [{ id: 'olive', share: 1, moment: 'pot', inLye: true }]
  */
 export function portable(
   document: FormulaDocument,
@@ -21,7 +22,10 @@ export function portable(
   return { ...document, fats }
 }
 
-/** Names of liquids and extras of the workshop's own, which a formula file cannot carry. */
+/**
+ * Names of liquids and extras of the workshop's own, which a formula file cannot carry.
+ * @example leftBehind(example, shipped, shipped) // []
+ */
 export function leftBehind(document: FormulaDocument, library: Library, shipped: Library) {
   const extras = [document, ...document.parts].flatMap(({ additives }) => additives)
   return [

@@ -49,7 +49,10 @@ export interface Findings {
 export const otherKind = 0.15
 const mostRunnersUp = 3
 
-/** The fats of a wish that are not excluded and that the traits can judge. */
+/**
+ * The fats of a wish that are not excluded and that the traits can judge.
+ * @example candidatesOf(wish, shipped).map(({ id }) => id) // ['olive', 'coconut', 'shea']
+ */
 export function candidatesOf(wish: Wish, library: Library): Candidate[] {
   return wish.choices.flatMap((choice) => {
     const fat = library.fats.get(choice.id)
@@ -98,7 +101,10 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
   }
 }
 
-/** Half the sum of the differences of the shares: what part of the oils is another. */
+/**
+ * Half the sum of the differences of the shares: what part of the oils is another.
+ * @example apart({ fats: [{ id: 'olive', share: 1 }] }, { fats: [{ id: 'olive', share: 0.7 }, { id: 'castor', share: 0.3 }] }) // 0.3
+ */
 export function apart(one: Found, other: Found): number {
   const ids = new Set([...one.fats, ...other.fats].map(({ id }) => id))
   const share = (found: Found, id: string) => found.fats.find((line) => line.id === id)?.share ?? 0
@@ -134,6 +140,8 @@ function hindrance(wish: Wish, candidates: Candidate[]): string {
  * The formula that comes nearest to a wish, or the cheapest inside it, with runner-ups of another kind; where it cannot be
  * had, the wishes in the way and by how much they are missed.
  * @param solve a solver for mixed-integer linear programmes; called a handful of times
+ * @example findFormula(wish, shipped, solve).best.fats
+ *   // [{ id: 'shea', share: 0.502 }, { id: 'coconut', share: 0.264 }, { id: 'olive', share: 0.234 }]
  */
 export function findFormula(wish: Wish, library: Library, solve: Solver): Findings {
   const candidates = candidatesOf(wish, library)
@@ -181,6 +189,7 @@ export interface CurvePoint {
  * The best character for each of some prices, from the cheapest formula there is to the nearest one. Empty when the price of
  * a fat is not known.
  * @param steps how many prices between the two ends
+ * @example priceCurve(wish, shipped, solve, 2).map(({ price }) => price) // [600]
  */
 export function priceCurve(wish: Wish, library: Library, solve: Solver, steps = 7): CurvePoint[] {
   const candidates = candidatesOf(wish, library)

@@ -31,7 +31,10 @@ const term = (value: number, name: string) =>
   `${value < 0 ? '-' : '+'} ${Math.abs(Number(value.toPrecision(12)))} ${name}`
 const x = (index: number) => `x${index}`
 
-/** Points of a trait for one per cent of a fat, ricinoleic acid left out where it is capped. */
+/**
+ * Points of a trait for one per cent of a fat, ricinoleic acid left out where it is capped.
+ * @example slope(shipped.fats.get('coconut'), 'quickFoam') // 0.98555
+ */
 export function slope(fat: Fat, trait: Trait): number {
   const { acids, ricinoleicUpTo } = traitRules[trait]
   return fattyAcidNames.reduce(
@@ -57,6 +60,7 @@ const fixed = (trait: Trait, { superfat, keeper }: Wish): number => {
 /**
  * The programme of a wish over its candidates. The largest deviation of any trait counts most, then their sum; where all
  * regions are met, the formula that lies deepest inside them is the nearest.
+ * @example programme(wish, [{ ...wish.choices[0], fat: shipped.fats.get('olive') }]).split('\n')[0] // 'Minimize'
  */
 export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}): string {
   const rows: string[] = []

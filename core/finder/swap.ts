@@ -31,7 +31,10 @@ export function withFat(document: FormulaDocument, index: number, id: string): F
   }
 }
 
-/** The fats that would change the bar least in place of one line, nearest first; the fat itself leads as what it is now. */
+/**
+ * The fats that would change the bar least in place of one line, nearest first; the fat itself leads as what it is now.
+ * @example substitutesFor(example, 0, shipped).slice(0, 3).map(({ fat }) => fat.id) // ['olive', 'olive-pomace', 'camellia-seed']
+ */
 export function substitutesFor(
   document: FormulaDocument,
   index: number,

@@ -21,6 +21,7 @@ export interface Checked {
  * @param lyeGrams everything alkaline as weighed, at the document's purity and potash share, or of its ready-mixed solution
  * @param waterGrams water weighed as water
  * @returns faults when these weights do not fit the size, or pots have water of their own
+ * @example checkFormula(example, 130, 286, shipped).document.superfat // 0.040227
  */
 export function checkFormula(
   document: FormulaDocument,

@@ -17,14 +17,20 @@ export function sumOfShares(document: FormulaDocument): number {
   return sum(document.fats.map((fat) => fat.share ?? 0))
 }
 
-/** How much of each fat there is relative to the others: shares or grams, whichever the lines carry. */
+/**
+ * How much of each fat there is relative to the others: shares or grams, whichever the lines carry.
+ * @example fatWeights(soap({ fats: fats({ olive: 0.7, castor: 0.3 }) })) // [0.7, 0.3]
+ */
 export function fatWeights(document: FormulaDocument): number[] {
   return document.fats.map((fat) =>
     document.size.by === 'lines' ? (fat.grams ?? 0) : (fat.share ?? 0),
   )
 }
 
-/** The formula by the weight of each fat, g; null where a fat has none yet. */
+/**
+ * The formula by the weight of each fat, g; null where a fat has none yet.
+ * @example byWeights(example, [450]).fats // [{ id: 'olive', moment: 'pot', inLye: true, grams: 450 }]
+ */
 export function byWeights(document: FormulaDocument, grams: (number | null)[]): FormulaDocument {
   return {
     ...document,

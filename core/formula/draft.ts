@@ -15,6 +15,7 @@ export interface StillOpen {
 /**
  * What is still open in a draft, in quiet words. While there is anything, nobody can judge it: no stop, no verdict, no odds and no
  * traits are shown.
+ * @example stillOpen(example, shipped, say) // []
  */
 export function stillOpen(
   document: FormulaDocument,

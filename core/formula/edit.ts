@@ -27,7 +27,10 @@ export function giveRemaining(document: FormulaDocument, index: number): Formula
   }
 }
 
-/** Turns shares of a size into grams of each fat. The weights stay what they were. */
+/**
+ * Turns shares of a size into grams of each fat. The weights stay what they were.
+ * @example toGrams(example, shipped).fats // [{ id: 'olive', moment: 'pot', inLye: true, grams: 1000 }]
+ */
 export function toGrams(document: FormulaDocument, library: Library): FormulaDocument {
   const grams = fatGrams(document, library)
   return byWeights(
@@ -36,7 +39,10 @@ export function toGrams(document: FormulaDocument, library: Library): FormulaDoc
   )
 }
 
-/** Turns grams of each fat into shares of their sum. The weights stay what they were. */
+/**
+ * Turns grams of each fat into shares of their sum. The weights stay what they were.
+ * @example toShares(toGrams(example, shipped)).fats[0].share // 1
+ */
 export function toShares(document: FormulaDocument): FormulaDocument {
   if (document.size.by !== 'lines') return document
   const grams = fatWeights(document)
@@ -111,6 +117,7 @@ export function scaleFormula(document: FormulaDocument, factor: number): Formula
  * in a formula by weights, whose lines are what they are, do all of them scale.
  * @param index the fat's line
  * @param grams what is left of it, above 0
+ * @example fillUp(soap({ fats: fats({ olive: 0.7, castor: 0.3 }) }), 1, 150, shipped).size // { by: 'oils', grams: 500 }
  */
 export function fillUp(
   document: FormulaDocument,

@@ -195,7 +195,10 @@ function explainSuperfat(result: FormulaResult, say: Formatter): Explanation {
   }
 }
 
-/** The sum behind a figure, as `why?` shows it. */
+/**
+ * The sum behind a figure, as `why?` shows it.
+ * @example explain('water', example, made, shipped, say).total.value // '283.1 g'
+ */
 export function explain(
   figure: Figure,
   document: FormulaDocument,

@@ -5,7 +5,10 @@ import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
 import type { Liquid } from '../materials/liquids'
 
-/** The ids a document names by kind, pots and dispersing oils included. */
+/**
+ * The ids a document names by kind, pots and dispersing oils included.
+ * @example libraryIds(example) // { fats: ['olive'], liquids: [], additives: [] }
+ */
 export function libraryIds(document: FormulaDocument) {
   const extras = [document, ...document.parts].flatMap(({ additives }) => additives)
   return {
@@ -36,7 +39,10 @@ function filledUp(result: FormulaResult): FormulaResult {
   }
 }
 
-/** What a batch kept, as today's core reads it: its figures untouched. Its document is in today's version already. */
+/**
+ * What a batch kept, as today's core reads it: its figures untouched. Its document is in today's version already.
+ * @example thaw(frozen).document.version // 2
+ */
 export function thaw(kept: Frozen): Frozen {
   return {
     ...kept,
@@ -47,7 +53,10 @@ export function thaw(kept: Frozen): Frozen {
   }
 }
 
-/** The library as a batch knew it. */
+/**
+ * The library as a batch knew it.
+ * @example frozenLibrary(frozen).fats.get('olive').sap.typical // 190
+ */
 export function frozenLibrary(frozen: Frozen): Library {
   const of = <T>(wanted: FrozenMaterial['kind']) =>
     new Map(
@@ -63,7 +72,10 @@ export function frozenLibrary(frozen: Frozen): Library {
   }
 }
 
-/** Stops that still hold: neither lifted nor, where that is allowed, overruled with a reason. */
+/**
+ * Stops that still hold: neither lifted nor, where that is allowed, overruled with a reason.
+ * @example openStops([{ id: 'water-below-floor', severity: 'stop' }], {}) // [{ id: 'water-below-floor', severity: 'stop' }]
+ */
 export function openStops(remarks: Remark[], overruled: Record<string, string>): Remark[] {
   return remarks.filter(
     (remark) => remark.severity === 'stop' && !(remark.overridable && overruled[remark.id]?.trim()),

@@ -41,7 +41,10 @@ export function lineGrams(
 export const isEstimate = (line: Measure): boolean =>
   line.grams == null && line.rate == null && !!line.amount && isVolume(line.amount.unit)
 
-/** Says whether any line is a share of the batter, itself included. */
+/**
+ * Says whether any line is a share of the batter, itself included.
+ * @example usesBatter([{ rate: 0.03, of: 'batter' }]) // true
+ */
 export const usesBatter = (lines: Measure[]) =>
   lines.some((line) => line.of === 'batter' && line.rate != null)
 

@@ -53,6 +53,7 @@ const agreement = 1e-6
 /**
  * Asks the inverse: what superfat do these weights have? It shares no step with the forward calculation.
  * @param forward superfat that the forward calculation gives for the same weights
+ * @example secondOpinion(example, made, shipped, 0.05) // { superfat: 0.05, agrees: true }
  */
 export function secondOpinion(
   document: FormulaDocument,
@@ -305,6 +306,7 @@ function coarseCups(
  * out again from them and rounded *down*, the water from that lye. Pots that share one lye jug share one rounding of it, and
  * each gets its part; a pot with water of its own has its jug and its own rounding.
  * @param scale resolution, g, above 0
+ * @example onScale(example, shipped, 1).result.lye.naoh // 128
  */
 export function onScale(document: FormulaDocument, library: Library, scale: number): OnScale {
   const grams = fatGrams(document, library)
@@ -340,6 +342,7 @@ export function onScale(document: FormulaDocument, library: Library, scale: numb
  * The formula with every weight one that the scale can show, and the superfat that those weights really have: lye rounded
  * down leaves a little more. One pot only; a divided batter is rounded pot by pot on its sheet.
  * @param scale resolution, g, above 0
+ * @example roundedToScale(example, shipped, 1).superfat // 0.0549927
  */
 export function roundedToScale(
   document: FormulaDocument,

@@ -8,6 +8,7 @@ import { sum } from '../statistics/sum'
 /**
  * A part as a formula of its own: its share of everything, its own water, its own extras besides the common ones, and the
  * scent unless it goes without. A scent's rate stays a rate of the part's own oils.
+ * @example documentOfPart(soap({ scents: [scent('Fir', 0.03)] }), pot('pale', 0.4, { scent: false })).scents // []
  */
 export function documentOfPart(document: FormulaDocument, part: PartLine): FormulaDocument {
   const share = part.share ?? 0
@@ -46,6 +47,7 @@ function sumPortions<T extends Portion>(lists: T[][], add: (sum: T, one: T) => T
 /**
  * The batch as the sum of its pots. Fats are added line by line, everything else by what it is; water and superfat of
  * the whole follow from the sums.
+ * @example sumOfPots(example, [{ name: 'pale', share: 1, result: made }]).oils // 1000
  */
 export function sumOfPots(
   document: FormulaDocument,

@@ -254,6 +254,7 @@ const sourOf = (result: FormulaResult) => sum(result.liquids.map(({ naohTaken })
  * liquid. Both are affine in what they are taken to be, so an evaluation at nothing and one beside it for each give the exact
  * answer of two equations.
  * @param grams g of each fat line
+ * @example weighPot(example, shipped, [1000]).lye.naoh // 128.676
  */
 export function weighPot(
   document: FormulaDocument,

@@ -52,6 +52,7 @@ function targetOf(document: FormulaDocument, library: Library): Target | null {
  * grams stay), so two evaluations give the exact answer. Only the density of the lye bends the line, where its strength moves
  * with the oils (water by weight, or by the oils beside acids in grams); pairs beside the last answer settle that.
  * @returns 0 when what is given in grams is already more than the size
+ * @example oilsForSize(example, shipped, (oils) => ({ ...made, oils })) // 1000
  */
 export function oilsForSize(
   document: FormulaDocument,

@@ -33,7 +33,11 @@ const ratioOf = (
     ? { held: 'ratio', value: result.water.ratio }
     : water
 
-/** The formula with every weight in it as a proportion: it weighs the same, and grows as a whole. */
+/**
+ * The formula with every weight in it as a proportion: it weighs the same, and grows as a whole.
+ * @example toProportions(soap({ additives: [{ id: 'honey', grams: 20 }] }), shipped).additives
+ *   // [{ id: 'honey', grams: undefined, rate: 0.02, of: 'oils' }]
+ */
 export function toProportions(document: FormulaDocument, library: Library): FormulaDocument {
   const result = computeFormula(document, library)
   const { liquids, water, additives, scents, oils } = result
@@ -78,7 +82,10 @@ export function toProportions(document: FormulaDocument, library: Library): Form
   }
 }
 
-/** The formula at another size: nothing of its ratios moves. By the weight of each fat it stays what it is. */
+/**
+ * The formula at another size: nothing of its ratios moves. By the weight of each fat it stays what it is.
+ * @example sizedAs(example, { by: 'oils', grams: 500 }, shipped).size // { by: 'oils', grams: 500 }
+ */
 export function sizedAs(document: FormulaDocument, size: Size, library: Library): FormulaDocument {
   if (size.by === 'lines') return document
   return { ...toProportions(document, library), size }
@@ -95,6 +102,7 @@ export interface FattyMatterWater {
 /**
  * How much water leaves a share of fatty matter at pour, with fats and lye as they are. The batter is affine in the water.
  * @param of what counts as fatty matter: fatty acids bound or free, or the oils as weighed
+ * @example waterForFattyMatter(example, 0.65, 'oils', shipped) // { share: 0.708334, ratio: 3.18462 }
  */
 export function waterForFattyMatter(
   document: FormulaDocument,

@@ -67,6 +67,7 @@ const tintIn = (lines: AdditiveLine[], library: Library) =>
 /**
  * The colour of a part in the bar: its own colourant if it has one, else the soap's own colour. Uncoloured parts differ by
  * their water: with little of it a part gels less and stays pale, with much it comes out darker.
+ * @example partColour(example, pot('pale', 1), shipped) // '#c8c994'
  */
 export function partColour(document: FormulaDocument, part: PartLine, library: Library): string {
   const base = hex(soapColour(document, library))
@@ -80,7 +81,10 @@ export function partColour(document: FormulaDocument, part: PartLine, library: L
     : mixHex(base, '#6b5630', (depth - 0.4) * 0.75)
 }
 
-/** The picture by which a formula and its batches are recognised, from its own oils, colours, scents and pots. */
+/**
+ * The picture by which a formula and its batches are recognised, from its own oils, colours, scents and pots.
+ * @example thumbnailOf(example, shipped) // { base: '#c8c994', wave: '#b0af7c', lift: 0.64 }
+ */
 export function thumbnailOf(document: FormulaDocument, library: Library): Thumbnail {
   const lift = (hash(document.name) % 100) / 100
   const [first, ...others] = document.parts

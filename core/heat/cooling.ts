@@ -128,6 +128,8 @@ const aheadSd = 0.045
 /**
  * Fits the curves of all vessels together: they share the room. The posterior is normal in (start, ln k, q, room); each draw
  * strays from its curve for what lies beyond the last reading.
+ * @example fitCooling([{ readings: [{ minutes: 0, celsius: 60 }], perMinute: 0.02 }], { roomC: 20, roomSd: 1, lnKSd: 0.3, powerSd: 0.1, noiseC: 0.5 }).curves[0].startC
+ *   // 60
  */
 export function fitCooling(vessels: CoolingVessel[], prior: CoolingPrior): CoolingFit {
   const known = vessels.flatMap((vessel, index) => (vessel.readings.length ? [index] : []))

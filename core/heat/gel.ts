@@ -125,6 +125,8 @@ export interface AfterPour {
  * When to look, unwrap and unmould. The window is a rule of the craft: a day for a plain formula at 2.2 : 1, sooner with
  * little water, coconut or salt, later with much water, citric acid, or where gel is kept away.
  * @param batter the trait "firm at cut", 0–100, °C when lye and oils met, and the stage at the pour where it was marked
+ * @example afterPour(example, made, shipped, gelForecast(example, made, 35), { firm: 50, mixC: 35, stage: null }).unmould
+ *   // { from: 17, to: 33 }
  */
 export function afterPour(
   document: FormulaDocument,

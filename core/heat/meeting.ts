@@ -59,7 +59,10 @@ function stay(curve: Curve, { low, high }: { low: number; high: number }, now: n
   return Number.isFinite(begins) ? { begins: Math.max(now, begins), ends } : null
 }
 
-/** The first minute at which two curves may be combined; null when there is none. */
+/**
+ * The first minute at which two curves may be combined; null when there is none.
+ * @example meetingOf(curve, { ...curve, startC: 55 }, window, 0) // 39.9254
+ */
 export function meetingOf(lye: Curve, oils: Curve, window: Window, now: number): number | null {
   const a = stay(lye, window.lye, now)
   const b = stay(oils, window.oils, now)
@@ -96,7 +99,11 @@ export interface Meeting {
 
 const draws = 400
 
-/** The moment at which lye and oils may be combined, with its 90 % range. The fit holds lye first, oils second. */
+/**
+ * The moment at which lye and oils may be combined, with its 90 % range. The fit holds lye first, oils second.
+ * @example meetingRange({ curves: [curve, curve], draw: () => [curve, curve] }, window, 0, random)
+ *   // { at: 39.9254, from: 39.9254, to: 39.9254, likely: 1 }
+ */
 export function meetingRange(
   fit: CoolingFit,
   window: Window,
@@ -152,6 +159,8 @@ const middle = ({ low, high }: { low: number; high: number }) => (low + high) / 
 /**
  * What to do when the two will not meet, or not for long: warm the one that will be too cold by then, or stand the warmer
  * one in ice. Null when waiting is all that is needed.
+ * @example adviceFor([curve, { ...curve, startC: 40 }], window, 0, { at: null, from: 0, to: 0, likely: 0 })
+ *   // { vessel: 'oils', does: 'warm', toC: 53.3333, minutes: 39.9254, because: 'too-cold-by-then' }
  */
 export function adviceFor(
   [lye, oils]: (Curve | null)[],

@@ -66,7 +66,10 @@ export interface FatRow {
 const toFractions = (acids: FatRow['acids']) =>
   Object.fromEntries(Object.entries(acids).map(([acid, percent]) => [acid, percent / 100]))
 
-/** Turns table rows into fats. Density defaults to 0.905 g/ml, usual for melted triglycerides. */
+/**
+ * Turns table rows into fats. Density defaults to 0.905 g/ml, usual for melted triglycerides.
+ * @example fatsFrom({}).length // 0
+ */
 export function fatsFrom(rows: Record<string, FatRow>): Fat[] {
   return Object.entries(rows).map(([id, row]) => {
     const [low, typical, high, source] = row.sap

@@ -1,7 +1,10 @@
 import type { Formatter } from '../units/formatter'
 import type { Library } from './library'
 
-/** The library with the temperatures in its words in the workshop's degrees; itself where those are °C. */
+/**
+ * The library with the temperatures in its words in the workshop's degrees; itself where those are °C.
+ * @example libraryIn(shipped, say) === shipped // true
+ */
 export function libraryIn(library: Library, say: Formatter): Library {
   if (say.degrees === 'C') return library
   return {

@@ -59,7 +59,10 @@ function additiveFrom(own: OwnAdditive, base: Additive | undefined): Additive {
   }
 }
 
-/** A library with own materials joined and own values in place of its own; the library itself stays as it is. */
+/**
+ * A library with own materials joined and own values in place of its own; the library itself stays as it is.
+ * @example libraryWith(shipped, [{ ...recordOf(castor), density: 0.96 }]).fats.get('castor').density // { value: 0.96, source: 'maker' }
+ */
 export function libraryWith(
   library: Library,
   own: readonly OwnMaterial[],
@@ -77,7 +80,10 @@ export function libraryWith(
   return { fats, liquids, additives, spoons }
 }
 
-/** A material as the record that would hold its values: where an edit of them begins. */
+/**
+ * A material as the record that would hold its values: where an edit of them begins.
+ * @example recordOf(castor).id // 'castor'
+ */
 export function recordOf(material: Material): OwnMaterial {
   const { id, name, colour, certificate = '' } = material
   const common = { id, name, colour, certificate }

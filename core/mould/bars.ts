@@ -12,7 +12,10 @@ export interface Bars {
   sidesMm: [number, number, number] | null
 }
 
-/** The bars that a mould gives when it is full and cut as planned; the blade takes nothing. */
+/**
+ * The bars that a mould gives when it is full and cut as planned; the blade takes nothing.
+ * @example barsIn({ mould: { shape: 'cavities', count: 6, millilitres: 90 } }) // { count: 6, millilitres: 90, sidesMm: null }
+ */
 export function barsIn(record: WorkshopMould): Bars {
   const { mould, cuts } = record
   const millilitres = capacityOf(record)
@@ -37,6 +40,7 @@ const usualBar = 125
  * Bars to expect of a formula: as many as it is sized for, the cavities of its moulds, the cuts of those the workshop knows
  * by name; else the batter at about 125 g of fresh soap each.
  * @param moulds the workshop's moulds
+ * @example barsOf(example, 1500) // 12
  */
 export function barsOf(
   { size }: FormulaDocument,

@@ -16,13 +16,18 @@ export function mouldMillilitres(mould: Mould): number {
   }
 }
 
-/** ml that a workshop's mould takes: what was measured, or else what its measures say. */
+/**
+ * ml that a workshop's mould takes: what was measured, or else what its measures say.
+ * @example capacityOf({ mould: { shape: 'box', lengthMm: 250, widthMm: 80, depthMm: 60 }, trueMillilitres: null }) // 1200
+ */
 export const capacityOf = ({ mould, trueMillilitres }: WorkshopMould): number =>
   trueMillilitres ?? mouldMillilitres(mould)
 
 /**
  * The mould as a formula carries it. Where the true capacity is known the depth (or the size of a cavity) is the one that
  * gives it, so that the document computes the same anywhere.
+ * @example mouldForFormula({ mould: { shape: 'box', lengthMm: 250, widthMm: 80, depthMm: 60 }, trueMillilitres: 1100 })
+ *   // { shape: 'box', lengthMm: 250, widthMm: 80, depthMm: 55 }
  */
 export function mouldForFormula({ mould, trueMillilitres }: WorkshopMould): Mould {
   if (trueMillilitres === null) return mould

@@ -13,17 +13,26 @@ export interface Filling {
   each: { count: number; grams: number } | null
 }
 
-/** The moulds that a size names, with a name for each; none for sizes that are not by mould. */
+/**
+ * The moulds that a size names, with a name for each; none for sizes that are not by mould.
+ * @example mouldsOf({ by: 'oils', grams: 500 }) // []
+ */
 export function mouldsOf(size: Size) {
   if (size.by === 'moulds') return size.moulds
   return size.by === 'mould' ? [{ name: '', mould: size.mould, fill: size.fill }] : []
 }
 
-/** ml that the moulds of a size take at their fill. */
+/**
+ * ml that the moulds of a size take at their fill.
+ * @example fillMillilitres({ by: 'mould', mould: { shape: 'box', lengthMm: 250, widthMm: 80, depthMm: 60 }, fill: 0.5 }) // 600
+ */
 export const fillMillilitres = (size: Size): number =>
   sumOf(mouldsOf(size), ({ mould, fill }) => mouldMillilitres(mould) * (fill ?? 0))
 
-/** How the batter is shared out over the moulds it was sized for: each to its own fill, by volume. */
+/**
+ * How the batter is shared out over the moulds it was sized for: each to its own fill, by volume.
+ * @example fillings({ by: 'oils', grams: 500 }, made) // []
+ */
 export function fillings(size: Size, result: FormulaResult): Filling[] {
   const whole = fillMillilitres(size)
   return mouldsOf(size).map(({ name, mould, fill }) => {

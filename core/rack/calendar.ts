@@ -30,6 +30,8 @@ const turnsAhead = 6
  * What is to come of all batches. What is late stands on today.
  * @param today in the workshop's time zone
  * @param dayOf the day of an instant, in the same zone
+ * @example calendarOf([batch({ kind: 'poured', day: '2026-03-01' })], '2026-03-02', (instant) => instant.slice(0, 10), { turnEvery: 0 })
+ *   // [{ uid: 'batch-cut@mantle', says: 'Unmould and cut Slab 1', because: '12 bars, day 1.', on: '2026-03-02', between: null }]
  */
 export function calendarOf(
   batches: readonly BatchSummary[],

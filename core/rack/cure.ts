@@ -39,7 +39,10 @@ export type CureRule = (typeof cureRules)[number]
 export const cureRule = (id: string): CureRule | undefined =>
   cureRules.find((rule) => rule.id === id)
 
-/** The rules of a workshop: the usual ones with its own days, and its own kinds after them. */
+/**
+ * The rules of a workshop: the usual ones with its own days, and its own kinds after them.
+ * @example cureRulesOf([{ rule: 'goat', days: 35 }]).length // 5
+ */
 export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: string })[] {
   const byId = new Map(own.map((rule) => [rule.id, rule]))
   const usual = cureRules.map((rule) => {

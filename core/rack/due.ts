@@ -50,7 +50,10 @@ function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) 
 /** Days between two weigh-ins: each week at first, then less and less, for bars that take a year. */
 const weighGap = (day: number) => (day < 35 ? 7 : day < 90 ? 14 : 30)
 
-/** When the marked bars are to be weighed next; null when nothing more is to be learned from it. */
+/**
+ * When the marked bars are to be weighed next; null when nothing more is to be learned from it.
+ * @example weighOn(cut) // '2026-03-02'
+ */
 export function weighOn({ facts }: Pick<BatchSummary, 'facts'>): Day | null {
   const { drying, weighedOn, cutOn, pouredOn } = facts
   if (!cutOn || !pouredOn || !drying) return null
@@ -59,7 +62,10 @@ export function weighOn({ facts }: Pick<BatchSummary, 'facts'>): Day | null {
   return addDays(weighedOn, weighGap(daysBetween(pouredOn, weighedOn)))
 }
 
-/** When the bars are to be turned next; null once they are dry, or where nobody turns. */
+/**
+ * When the bars are to be turned next; null once they are dry, or where nobody turns.
+ * @example turnOn(cut, { isDry: false }, { turnEvery: 5 }) // '2026-03-07'
+ */
 export function turnOn(
   { facts }: Pick<BatchSummary, 'facts'>,
   standing: Standing,
@@ -70,7 +76,11 @@ export function turnOn(
   return standing.readyOn && next >= standing.readyOn ? null : next
 }
 
-/** Everything that is to come of one batch, in no order. */
+/**
+ * Everything that is to come of one batch, in no order.
+ * @example dueFor(batch({ kind: 'poured', day: '2026-03-01' }), '2026-03-03', (instant) => instant.slice(0, 10)).map(({ kind }) => kind)
+ *   // ['cut']
+ */
 export function dueFor(
   batch: BatchSummary,
   today: Day,
@@ -94,7 +104,10 @@ export function dueFor(
 
 /** What is done for all batches in one go through the room. */
 export const rounds: ReadonlySet<Due['kind']> = new Set(['weigh', 'turn'])
-/** How many jobs some dues are: a round is one. */
+/**
+ * How many jobs some dues are: a round is one.
+ * @example jobsIn(dueFor(cut, '2026-03-15', (instant) => instant.slice(0, 10))) // 4
+ */
 export const jobsIn = (dues: readonly Due[]): number =>
   new Set(dues.map(({ kind, batchId }) => (rounds.has(kind) ? kind : `${kind} ${batchId}`))).size
 
@@ -105,6 +118,7 @@ const order: Due['kind'][] = ['peek', 'unwrap', 'cut', 'strip', 'pour', 'weigh',
  * What is due today (late things included) and in the six days after, in the order to do it.
  * @param today in the workshop's time zone
  * @param dayOf the day of an instant, in the same zone
+ * @example dueOf([batch({ kind: 'poured', day: '2026-03-01' })], '2026-03-03').today.map(({ kind }) => kind) // ['cut']
  */
 export function dueOf(
   batches: readonly BatchSummary[],

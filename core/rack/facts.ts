@@ -37,6 +37,8 @@ const shaves = new Set(['trimmed', 'bevelled', 'planed'])
 /**
  * Weigh-ins of marked bars since the pour, in order of days, as the bars are now: what was planed off since is taken off the
  * earlier ones too. Where nobody weighed the shavings, what was weighed before them says nothing any more.
+ * @example weighInsOf([told({ kind: 'weighed', day: '2026-03-08', bars: [{ bar: 1, grams: 120 }] })], '2026-03-01')
+ *   // [{ day: 7, bar: 1, grams: 120 }]
  */
 export function weighInsOf(events: readonly BatchEvent[], pouredOn: Day): WeighIn[] {
   const standing = standingEvents(events)
@@ -60,7 +62,10 @@ export function weighInsOf(events: readonly BatchEvent[], pouredOn: Day): WeighI
     .sort((a, b) => a.day - b.day)
 }
 
-/** What the batch is by the weights: as poured, or as corrected since. Undefined where nobody weighed. */
+/**
+ * What the batch is by the weights: as poured, or as corrected since. Undefined where nobody weighed.
+ * @example madeOf(frozen, []) // undefined
+ */
 export function madeOf(
   frozen: Frozen,
   events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
@@ -129,6 +134,7 @@ function earlyForecastOf(events: StandingEvent[], pouredOn: Day): BatchFacts['fo
 /**
  * What the fit foretells now, to be kept as an event: null where nothing new was told since it was last kept, or nothing is cut.
  * @param drying as just worked out
+ * @example forecastToKeep(cut.events, cut.facts).forecasts.map(({ what }) => what) // ['dry', 'net']
  */
 export function forecastToKeep(
   events: readonly ToldBatchEvent[],
@@ -197,6 +203,7 @@ function dryingFactsOf(batch: DryingBatch, pouredOn: Day, room: DryingRoom): Bat
 /**
  * What the events of a batch come to, at once: all but what is fitted, which stays as it was worked out before.
  * @param fitted before; null where nothing was yet
+ * @example factsAtOnce(cut, null).pouredOn // '2026-03-01'
  */
 export function factsAtOnce(
   batch: DryingBatch & { events: readonly ToldBatchEvent[] },
@@ -240,7 +247,11 @@ export function factsAtOnce(
   }
 }
 
-/** What the events of a batch come to, the fit of its weigh-ins and the odds of its lye included. */
+/**
+ * What the events of a batch come to, the fit of its weigh-ins and the odds of its lye included.
+ * @example factsOf({ bars: 12, frozen, events: [told({ kind: 'poured', day: '2026-03-01' })] }, { humidity: 0.5, days: [] }).pouredOn
+ *   // '2026-03-01'
+ */
 export function factsOf(
   batch: DryingBatch & { events: readonly ToldBatchEvent[] },
   room: DryingRoom,

@@ -97,13 +97,20 @@ export const feelKinds: Record<FeelTest, FeelKind> = {
   },
 }
 
-/** The tests of a use, in the order they are made. */
+/**
+ * The tests of a use, in the order they are made.
+ * @example feelTestsFor('laundry') // ['quickFoam', 'lastingFoam', 'keepsShape', 'rinseSpots', 'soiledCloth', 'scent', 'colour']
+ */
 export const feelTestsFor = (use: Use): FeelTest[] =>
   (Object.keys(feelKinds) as FeelTest[]).filter(
     (test) => !feelKinds[test].uses.length || feelKinds[test].uses.includes(use),
   )
 
-/** Scores of each test over the days since the pour. */
+/**
+ * Scores of each test over the days since the pour.
+ * @example feelLines([told({ kind: 'felt', day: '2026-04-12', scores: { quickFoam: 4 } })], '2026-03-01')
+ *   // [{ test: 'quickFoam', points: [{ day: 42, score: 4 }] }]
+ */
 export function feelLines(
   events: readonly BatchEvent[],
   pouredOn: Day,
@@ -145,6 +152,7 @@ export interface TraitFelt {
 /**
  * What tests of bars that have cured say of the estimates of their formula. Scores are one workshop's, so they are drawn to
  * the estimate: n tests count n against two.
+ * @example traitsFelt(traits, []) // []
  */
 export function traitsFelt(estimates: Traits, tests: readonly Felt[]): TraitFelt[] {
   const byTrait = new Map<Trait, number[]>()

@@ -11,7 +11,10 @@ export interface LookAdvice {
   bad: boolean
 }
 
-/** What is seen under the cover after the pour, and what to do about it. */
+/**
+ * What is seen under the cover after the pour, and what to do about it.
+ * @example peekAdvice('fine', false) // { says: 'As it should be: even, not rising.', so: 'Cover it again.', bad: false }
+ */
 export function peekAdvice(find: PeekFind, milk: boolean): LookAdvice {
   switch (find) {
     case 'fine':
@@ -53,6 +56,8 @@ export interface TouchAdvice extends LookAdvice {
  * What a finger says of a loaf in its mould.
  * @param hours since the pour; null when nobody knows
  * @param window hours between which it should be cut
+ * @example touchAdvice('firm', 24, { from: 20, to: 40 })
+ *   // { says: 'Firm, like cold cheese: this is the moment.', so: 'Gloves on, it is still caustic. Unmould and cut it now.', bad: false, again: null }
  */
 export function touchAdvice(
   touch: Touch,

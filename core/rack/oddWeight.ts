@@ -14,6 +14,7 @@ const losesMore = 0.012
 /**
  * What is odd about a weight, as a question; null when it is as it should be: a slip of the hand goes both ways. Odd weights are
  * asked about, never refused and never dropped: bars do take up water in a damp week.
+ * @example oddWeight(cut.facts, 1, 200, '2026-03-08', say) // 'About 115.6 g was to be expected.'
  */
 export function oddWeight(
   { drying, weighed, weighedOn, pouredOn }: BatchFacts,

@@ -28,6 +28,8 @@ export interface Outlook {
 /**
  * For each formula with bars on the rack, what is left and how long it lasts.
  * @param gone bars by formula that were sold, given or used in the last 90 days
+ * @example outlookOf([cut], { formula: 30 }, '2026-03-15')
+ *   // [{ formulaId: 'formula', name: 'Slab', ready: 0, coming: 12, nextOn: '2026-04-12', perWeek: 2.33333, outOn: null, gap: 0 }]
  */
 export function outlookOf(
   batches: readonly BatchSummary[],
@@ -62,7 +64,10 @@ export function outlookOf(
   })
 }
 
-/** Days between the pour of a formula and its being ready, as its batches do or its kind asks. */
+/**
+ * Days between the pour of a formula and its being ready, as its batches do or its kind asks.
+ * @example readyAfter([], 'formula', () => 42) // 42
+ */
 export function readyAfter(
   batches: readonly BatchSummary[],
   formulaId: string,
@@ -95,6 +100,8 @@ export interface GoalPlan {
 /**
  * What each goal still wants. Earlier goals take first; bars that go to nobody in particular meanwhile are not foreseen.
  * @param usual days from pour to ready for a formula of which nothing is on the rack
+ * @example plansFor([{ id: 'market', formulaId: 'formula', what: 'Market', on: '2026-06-01', bars: 20 }], [cut], '2026-03-15', () => 42).get('market')
+ *   // { there: 12, missing: 8, pourBy: '2026-04-19', daysLeft: 78, needs: 43 }
  */
 export function plansFor(
   goals: readonly (Goal & { id: string })[],
@@ -128,7 +135,10 @@ export function plansFor(
   return plans
 }
 
-/** Bars on the racks on each day ahead: those there now, until they are ready. */
+/**
+ * Bars on the racks on each day ahead: those there now, until they are ready.
+ * @example spaceAhead([cut], '2026-03-15', 1) // [{ day: '2026-03-15', bars: 12 }, { day: '2026-03-16', bars: 12 }]
+ */
 export function spaceAhead(
   batches: readonly BatchSummary[],
   today: Day,

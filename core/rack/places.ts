@@ -13,6 +13,7 @@ export type BarsByPlace = BatchSummary['facts']['spread']
 /**
  * Where the bars of a batch stand now: as last put, less those that went since; they are taken from the last place first.
  * What was never put anywhere, or more than was put, stands nowhere in particular (place null).
+ * @example barsByPlace(cut, '2026-03-03') // [{ place: null, bars: 12 }]
  */
 export function barsByPlace(
   batch: BatchSummary,
@@ -29,7 +30,10 @@ export function barsByPlace(
   return left ? [...placed, { place: null, bars: left }] : placed
 }
 
-/** The bars of each place; null for those that stand nowhere in particular. */
+/**
+ * The bars of each place; null for those that stand nowhere in particular.
+ * @example byPlace([cut], new Set(), '2026-03-03').get(null)[0].bars // 12
+ */
 export function byPlace(
   batches: readonly BatchSummary[],
   places: ReadonlySet<string>,
@@ -44,7 +48,10 @@ export function byPlace(
   return all
 }
 
-/** The spread of a batch after some of its bars went from one place to another. */
+/**
+ * The spread of a batch after some of its bars went from one place to another.
+ * @example moved(cut, '2026-03-03', null, 'mantel', 5) // [{ place: 'mantel', bars: 5 }]
+ */
 export function moved(
   batch: BatchSummary,
   today: Day,

@@ -18,7 +18,11 @@ const damperBy = 0.05
 export const humidityOf = (days: readonly RoomDay[], stated: number): number =>
   days.length ? mean(days.slice(-dryingDays).map(({ humidity }) => humidity)) : stated
 
-/** How a damp week slows drying: null when it is not damp. Humidities 0–1; `pace` relative to the weeks before. */
+/**
+ * How a damp week slows drying: null when it is not damp. Humidities 0–1; `pace` relative to the weeks before.
+ * @example dampWeek([8, 9, 10, 11, 12, 13, 14].map((day) => ({ day: `2026-03-${day}`, celsius: 18, humidity: 0.8 })), 0.5)
+ *   // { humidity: 0.8, before: 0.5, pace: 0.4 }
+ */
 export function dampWeek(
   days: readonly RoomDay[],
   stated: number,

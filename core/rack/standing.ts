@@ -39,7 +39,10 @@ const lastDays = 14
 /** Days at the scale from which weight may decide. */
 const decidesAfter = 3
 
-/** Events that still hold: those taken back, and the taking back itself, are left out. */
+/**
+ * Events that still hold: those taken back, and the taking back itself, are left out.
+ * @example standingEvents([told({ kind: 'turned', day: '2026-03-02' })]).length // 1
+ */
 export function standingEvents<Event extends BatchEvent>(
   events: readonly Event[],
 ): Exclude<Event, { kind: 'undone' }>[] {
@@ -50,7 +53,10 @@ export function standingEvents<Event extends BatchEvent>(
   )
 }
 
-/** What is known of a batch on a given day. */
+/**
+ * What is known of a batch on a given day.
+ * @example standingOf(cut, '2026-03-15').stage // 'drying'
+ */
 export function standingOf({ facts, cure }: KnownBatch, today: Day): Standing {
   const { pouredOn, cutOn, leftOn, spoiled, drying } = facts
   const curedOn = pouredOn && addDays(pouredOn, cure.days)

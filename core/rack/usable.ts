@@ -11,7 +11,10 @@ export const againAfter = 3
 /** Days after the pour at which weights may be trusted: by then right weights leave no free lye. */
 export const trustAfter = 2
 
-/** Whether a test or the weights speak against it: nothing of it goes to others. */
+/**
+ * Whether a test or the weights speak against it: nothing of it goes to others.
+ * @example isBlocked({ state: 'locked' }) // true
+ */
 export const isBlocked = ({ state }: Pick<Usable, 'state'>): boolean =>
   state === 'held' || state === 'locked'
 
@@ -22,6 +25,8 @@ const keyOf = ({ bar, pot }: { bar: number | null; pot: number | null }) => `${b
  * strip that was too dry says nothing. Free lye by the weights locks whatever a strip says: strips miss it in patches.
  * @param events that hold, in order
  * @param made as weighed; undefined where nobody weighed at the bench
+ * @example usableOf([told({ kind: 'strip', day: '2026-03-03', ph: 9, where: 'lather' })], undefined)
+ *   // { state: 'usable', since: '2026-03-03', ph: 9, because: 'strip' }
  */
 export function usableOf(events: readonly BatchEvent[], made: Made | undefined): Usable {
   if (made && made.superfat < 0)
@@ -52,7 +57,10 @@ export function usableOf(events: readonly BatchEvent[], made: Made | undefined):
   return { state: 'untested', since: null, ph: null, because: 'nothing' }
 }
 
-/** The day on which to test, or to test again; null when there is nothing to test for. */
+/**
+ * The day on which to test, or to test again; null when there is nothing to test for.
+ * @example testOn({ state: 'untested' }, '2026-03-01', () => '2026-03-03') // '2026-03-03'
+ */
 export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count: number) => Day) =>
   usable.state === 'untested'
     ? addDays(pouredOn, trustAfter)
@@ -64,6 +72,8 @@ export const testOn = (usable: Usable, pouredOn: Day, addDays: (day: Day, count:
  * Why weights cannot be trusted on a day, or null when they can.
  * @param lyeHeavy chance of lye left over by the spread of the fats; null while it is being worked out
  * @param most chance that the workshop puts up with for what this soap is for; null where it does not ask
+ * @example whyNotTrusted('2026-03-01', '2026-03-01', { state: 'untested' }, null, null)
+ *   // 'Weights can be trusted 48 hours after the pour, not before.'
  */
 export function whyNotTrusted(
   pouredOn: Day,

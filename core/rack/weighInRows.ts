@@ -48,6 +48,7 @@ function dayFrom(text: string): Day | null {
  * What the rows of a table say. None is dropped: what cannot be taken says why.
  * @param batches that are on the rack
  * @param today nothing is weighed after it
+ * @example weighInsFromRows([{ batch: '1', bar: '1', grams: '120', day: '2026-03-08' }], [cut], '2026-03-15', say)[0].grams // 120
  */
 export function weighInsFromRows(
   rows: readonly Row[],
@@ -90,7 +91,10 @@ export function weighInsFromRows(
   })
 }
 
-/** The rows that are taken, as weigh-ins: one for each batch and day. */
+/**
+ * The rows that are taken, as weigh-ins: one for each batch and day.
+ * @example weighInsOfRows([{ row: 2, batch: null, day: null, bar: null, grams: null, fault: 'No bar.', odd: null }]) // []
+ */
 export function weighInsOfRows(
   rows: readonly WeighInRow[],
 ): { batch: BatchSummary; day: Day; bars: { bar: number; grams: number }[] }[] {

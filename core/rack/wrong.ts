@@ -7,7 +7,10 @@ import { sumOf } from '../statistics/sum'
 
 /* A batch that was poured wrong: what it now is, and what can be done with it. Grams and fractions. */
 
-/** What a batch is as its formula says, where nobody weighed at the bench. */
+/**
+ * What a batch is as its formula says, where nobody weighed at the bench.
+ * @example madeAsPlanned(frozen).superfat // 0.05
+ */
 export function madeAsPlanned({ result }: Pick<Frozen, 'result'>): Made {
   const { lye, water, superfat } = result
   return {
@@ -50,6 +53,7 @@ const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
 /**
  * What the batch is with what really went in. Differences of unknown things change the mass of the batter only.
  * @param made by the weights, or as planned
+ * @example correctedMade(frozen, madeAsPlanned(frozen), [{ what: 'naoh', grams: 5 }]).superfat // 0.0130857
  */
 export function correctedMade(
   frozen: Frozen,
@@ -119,6 +123,7 @@ const reworkRatio = 2
 /**
  * What can be done with a batch of which the weights are now known.
  * @param left share of the batch that is still there, 0–1: amounts are for that
+ * @example rescueOf(frozen, correctedMade(frozen, madeAsPlanned(frozen), [{ what: 'naoh', grams: 10 }]), 1).kind // 'free-lye'
  */
 export function rescueOf(frozen: Frozen, made: Made, left: number): WrongAnswer {
   const { document, result } = frozen

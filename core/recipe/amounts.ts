@@ -8,10 +8,16 @@ import { sum } from '../statistics/sum'
 /** A recipe in per cent is judged on 1000 g of oils where it does not say how much. */
 const assumedOils = 1000
 
-/** Lines that count: doubtful ones and notes do not. */
+/**
+ * Lines that count: doubtful ones and notes do not.
+ * @example certain(recipe('450 g olive oil\na pinch of luck')).length // 1
+ */
 export const certain = (lines: RecipeLine[]) => lines.filter(({ doubtful }) => !doubtful)
 
-/** What each line weighs, and the sums that a verdict needs. Grams; alkali pure, potash as its flakes are. */
+/**
+ * What each line weighs, and the sums that a verdict needs. Grams; alkali pure, potash as its flakes are.
+ * @example amounts(recipe('450 g olive oil'), shipped).oils // 450
+ */
 export function amounts(all: RecipeLine[], library: Library) {
   const lines = certain(all)
   const fats = lines.filter((line) => line.kind === 'fat')

@@ -32,7 +32,10 @@ export interface RecipeReport {
   result: FormulaResult
 }
 
-/** Works out what a recipe is: superfat, lye strength, a verdict with its reason. Lye is taken as pure unless it says otherwise. */
+/**
+ * Works out what a recipe is: superfat, lye strength, a verdict with its reason. Lye is taken as pure unless it says otherwise.
+ * @example judgeRecipe(recipe('450 g olive oil\n58 g lye\n128 g water'), reading, say).superfat // 0.0484302
+ */
 export function judgeRecipe(
   lines: RecipeLine[],
   context: ReadingContext,

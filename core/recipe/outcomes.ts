@@ -12,13 +12,17 @@ export interface Outcome {
 /** More ways than this are told as a span without counting every one. */
 const mostOutcomes = 4096
 
-/** Lines that wait for an answer. */
+/**
+ * Lines that wait for an answer.
+ * @example openLines(recipe('450 g olive oil\n2 cups butter')) // [1]
+ */
 export const openLines = (lines: RecipeLine[]): number[] =>
   lines.flatMap((line, index) => (line.doubtful ? [index] : []))
 
 /**
  * Every soap that fits the words: each combination of the answers that can be given to what is open. Lines that have no answer
  * to choose from, or whose answers lead to another question, count with what can be answered at once.
+ * @example outcomesOf(recipe('450 g olive oil\n58 g lye\n128 g water'), reading).length // 1
  */
 export function outcomesOf(lines: RecipeLine[], context: ReadingContext): Outcome[] {
   const open = openLines(lines)
@@ -47,7 +51,10 @@ export function outcomesOf(lines: RecipeLine[], context: ReadingContext): Outcom
   }))
 }
 
-/** Superfats from the lowest to the highest over all ways; null where none can be known. */
+/**
+ * Superfats from the lowest to the highest over all ways; null where none can be known.
+ * @example spanOf([{ superfat: 0.05 }, { superfat: null }, { superfat: 0.02 }]) // [0.02, 0.05]
+ */
 export function spanOf(outcomes: Outcome[]): [number, number] | null {
   const known = outcomes.flatMap(({ superfat }) => (superfat === null ? [] : [superfat]))
   return known.length ? [Math.min(...known), Math.max(...known)] : null

@@ -24,7 +24,10 @@ export interface RecipeLine extends LineReading {
 
 const substances = new Set(['fat', 'liquid', 'additive', 'scent'])
 
-/** Gives a reading its grams and share. */
+/**
+ * Gives a reading its grams and share.
+ * @example weighed(readLine('450 g olive oil', reading), reading).grams // 450
+ */
 export function weighed(reading: LineReading, context: ReadingContext): RecipeLine {
   const found = gramsOfReading(reading, context.library)
   const pure = reading.solution ?? reading.purity

@@ -11,7 +11,11 @@ import { sum } from '../statistics/sum'
 import type { RecipeLine } from './read'
 import { roundTo } from '../statistics/roundTo'
 
-/** The certain lines of a recipe as a formula that weighs what the recipe weighs, so that it can be taken over. */
+/**
+ * The certain lines of a recipe as a formula that weighs what the recipe weighs, so that it can be taken over.
+ * @example documentOf(recipe('450 g olive oil\n58 g lye\n128 g water'), shipped).fats
+ *   // [{ id: 'olive', grams: 450, moment: 'pot', inLye: true }]
+ */
 export function documentOf(lines: RecipeLine[], library: Library): FormulaDocument {
   const known = amounts(lines, library)
   const { fats, of, byShare, size, naoh, koh, water, proportion } = known

@@ -81,7 +81,10 @@ export function waterVerdict(ratio: number, say: Formatter): Verdict {
   }
 }
 
-/** What a verdict leans on the label for: a lye solution is as strong as somebody said. */
+/**
+ * What a verdict leans on the label for: a lye solution is as strong as somebody said.
+ * @example lyeCheck(recipe('450 g olive oil\n58 g lye'), 0.05, () => 0.05, say) // null
+ */
 export function lyeCheck(
   lines: RecipeLine[],
   superfat: number | null,

@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 import { atRate } from './shift'
 import { inSentence } from '../units/language'
 
-/** Extras beyond what makers use of them. Acids have a rule of their own. */
+/**
+ * Extras beyond what makers use of them. Acids have a rule of their own.
+ * @example additiveHigh(subject({ additives: [extra('sodium-lactate', 0.06)] }))[0].severity // 'think'
+ */
 export const additiveHigh: Rule = ({ document, result, library, say }) =>
   document.additives.flatMap((line, index) => {
     const additive = library.additives.get(line.id)

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Scent in a bar for a baby. */
+/**
+ * Scent in a bar for a baby.
+ * @example babyScented(subject({ use: 'baby', scents: [scent('Sweet orange', 0.03)] })).severity // 'think'
+ */
 export const babyScented: Rule = ({ document, result }) => {
   if (document.use !== 'baby' || !result.scents.some(({ grams }) => grams > 0)) return null
   return {

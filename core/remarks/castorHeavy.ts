@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { lowerFats } from './shift'
 
-/** More castor than holds the lather: the bar turns sticky and the batter quick. */
+/**
+ * More castor than holds the lather: the bar turns sticky and the batter quick.
+ * @example castorHeavy(subject({ fats: fats({ olive: 0.8, castor: 0.2 }) })).severity // 'think'
+ */
 export const castorHeavy: Rule = (subject) => {
   const { result, say } = subject
   const acid = result.fattyAcids.ricinoleic ?? 0

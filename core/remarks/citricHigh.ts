@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 import { atRate } from './shift'
 import { isCitric } from '../chemistry/acids'
 
-/** So much citric acid that its salt blooms out of the bar. */
+/**
+ * So much citric acid that its salt blooms out of the bar.
+ * @example citricHigh(subject({ additives: [extra('citric-acid-anhydrous', 0.025)] })).severity // 'think'
+ */
 export const citricHigh: Rule = ({ document, result, library, say }) => {
   const index = document.additives.findIndex(({ id }) => isCitric(library.additives.get(id)?.acid))
   const line = document.additives[index]

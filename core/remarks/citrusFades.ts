@@ -1,7 +1,10 @@
 import { scentDensity } from '../formula/measure'
 import type { Rule } from './rule'
 
-/** Citrus alone: gone within days. */
+/**
+ * Citrus alone: gone within days.
+ * @example citrusFades(subject({ scents: [scent('Sweet orange', 0.03)] })).severity // 'know'
+ */
 export const citrusFades: Rule = ({ result }) => {
   const scents = result.scents.filter(({ grams }) => grams > 0)
   const citrus = scents.filter(({ name }) => scentDensity(name) < 0.9)

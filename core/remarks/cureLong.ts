@@ -1,7 +1,10 @@
 import { cureRuleFor } from '../rack/cure'
 import type { Rule } from './rule'
 
-/** Soaps that want most of a year. */
+/**
+ * Soaps that want most of a year.
+ * @example cureLong(subject()).severity // 'know'
+ */
 export const cureLong: Rule = ({ result, library }) => {
   if (result.oils <= 0 || cureRuleFor(result, library).id !== 'olive') return null
   return {

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Colours that want oil to be stirred smooth in, without saying where that oil comes from. */
+/**
+ * Colours that want oil to be stirred smooth in, without saying where that oil comes from.
+ * @example dispersingOil(subject({ additives: [extra('titanium-dioxide', 0.005)] })).severity // 'know'
+ */
 export const dispersingOil: Rule = ({ document, result, library, say }) => {
   const index = document.additives.findIndex(({ id, carrier }) => {
     const additive = library.additives.get(id)

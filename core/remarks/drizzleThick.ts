@@ -1,7 +1,10 @@
 import { patternOf } from '../formula/method'
 import type { Rule } from './rule'
 
-/** A drizzle of so much batter that it is no drizzle. */
+/**
+ * A drizzle of so much batter that it is no drizzle.
+ * @example drizzleThick(subject({ parts: [pot('base', 0.7), pot('thread', 0.3)], method: { patterns: ['drizzle'] } })).severity // 'think'
+ */
 export const drizzleThick: Rule = ({ document, say }) => {
   if (patternOf(document) !== 'drizzle' || document.parts.length < 2) return null
   const smallest = document.parts.reduce((a, b) => ((b.share ?? 0) < (a.share ?? 0) ? b : a))

@@ -3,7 +3,10 @@ import { mixingC } from '../batter/workingTime'
 import { milkGuardC, scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 
-/** A pot so cold that hard fat sets before there is soap. */
+/**
+ * A pot so cold that hard fat sets before there is soap.
+ * @example falseTrace(subject({ fats: fats({ tallow: 0.8, coconut: 0.2 }), method: { lyeC: 30, oilsC: 30 } })).severity // 'think'
+ */
 export const falseTrace: Rule = (subject) => {
   const { document, result, library, say } = subject
   const sets = settingC(subject)

@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** Less fatty matter than the workshop's standard asks for. */
+/**
+ * Less fatty matter than the workshop's standard asks for.
+ * @example fattyMatterLow(subject({ water: { value: 3 } }, { leastFattyMatter: 0.7 })).severity // 'think'
+ */
 export const fattyMatterLow: Rule = (subject) => {
   const { result, limits, say } = subject
   const share = result.batter > 0 ? result.fattyMatter / result.batter : 0

@@ -2,7 +2,10 @@ import { hasKeeper } from '../character/traits'
 import type { Rule } from './rule'
 import { added } from './shift'
 
-/** Free fat that is rich in easily spoiled acids, and nothing that keeps it. */
+/**
+ * Free fat that is rich in easily spoiled acids, and nothing that keeps it.
+ * @example freeFatSpoils(subject({ superfat: 0.08, fats: fats({ sunflower: 0.3, coconut: 0.3, tallow: 0.4 }) })).severity // 'think'
+ */
 export const freeFatSpoils: Rule = ({ document, result, library, say }) => {
   const acids = (result.fattyAcids.linoleic ?? 0) + (result.fattyAcids.linolenic ?? 0)
   const free = result.superfat.total * acids

@@ -3,7 +3,10 @@ import type { Rule } from './rule'
 const claims =
   /\b(heals?|healing|cures\b|treats?|treatment|medicinal|medicated|therapeutic|antiseptic|antibacterial|antifungal|eczema|psoriasis|acne|dermatitis|rosacea|anti-?ageing|anti-?aging)\b/i
 
-/** A name or note that promises what soap may not promise. */
+/**
+ * A name or note that promises what soap may not promise.
+ * @example healingClaim(subject({ notes: 'Heals eczema.' })).severity // 'think'
+ */
 export const healingClaim: Rule = ({ document }) => {
   const found = claims.exec(`${document.name} ${document.notes}`)
   if (!found) return null

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Sodium lactate into water that the lye is still to heat. */
+/**
+ * Sodium lactate into water that the lye is still to heat.
+ * @example lactateHot(subject({ additives: [extra('sodium-lactate', 0.02, { moment: 'water' })] })).severity // 'know'
+ */
 export const lactateHot: Rule = ({ document, result }) => {
   const index = result.parts.length
     ? -1

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Lactic acid comes as a solution, but is counted as pure acid. */
+/**
+ * Lactic acid comes as a solution, but is counted as pure acid.
+ * @example lacticStrength(subject({ additives: [extra('lactic-acid', 0.01)] })).severity // 'know'
+ */
 export const lacticStrength: Rule = ({ result, say }) => {
   const lactic = result.additives.find((additive) => additive.id === 'lactic-acid')
   if (!lactic || lactic.grams <= 0) return null

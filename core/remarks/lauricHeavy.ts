@@ -7,7 +7,10 @@ const lauricFats = ({ result, library }: Subject) =>
     (library.fats.get(fat.id)?.profile.value.lauric ?? 0) >= 0.4 ? [index] : [],
   )
 
-/** Share of the oils that is coconut, palm kernel, babassu. */
+/**
+ * Share of the oils that is coconut, palm kernel, babassu.
+ * @example lauricShare(subject({ fats: fats({ coconut: 0.3, olive: 0.7 }) })) // 0.3
+ */
 export function lauricShare(subject: Subject): number {
   return sumOf(lauricFats(subject), (index) => subject.result.fats[index]!.share)
 }
@@ -15,7 +18,10 @@ export function lauricShare(subject: Subject): number {
 /** Uses in which the bar meets skin for long. */
 export const forSkin = new Set(['body', 'face', 'hands', 'hair', 'shaving', 'baby'])
 
-/** So much coconut-like fat that the bar strips skin. */
+/**
+ * So much coconut-like fat that the bar strips skin.
+ * @example lauricHeavy(subject({ fats: fats({ olive: 0.6, coconut: 0.4 }) })).severity // 'think'
+ */
 export const lauricHeavy: Rule = (subject) => {
   const { document, result, say } = subject
   const share = lauricShare(subject)

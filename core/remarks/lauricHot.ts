@@ -15,6 +15,8 @@ const block = 1500
 /**
  * Coconut-like soap with little water gives its heat off fast: warm, covered or in one thick block it can boil over, whatever the
  * batch is sized by, and it is hard within hours.
+ * @example lauricHot(subject({ superfat: 0.2, water: { value: 1.6 }, fats: fats({ coconut: 1 }), method: { gel: 'force' } })).severity
+ *   // 'think'
  */
 export const lauricHot: Rule = (subject) => {
   const { document, result, say } = subject

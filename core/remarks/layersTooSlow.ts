@@ -4,7 +4,11 @@ import { reasonsOf, workingTime } from '../batter/workingTime'
 import type { Rule } from './rule'
 import { ratioForTime, waterPatch } from './waterValue'
 
-/** A pour that lives on batter that sets, in a formula that stays fluid for long. */
+/**
+ * A pour that lives on batter that sets, in a formula that stays fluid for long.
+ * @example layersTooSlow(subject({ water: { value: 3 }, parts: [pot('pale', 0.5), pot('dark', 0.5)], method: { patterns: ['layers'] } })).severity
+ *   // 'know'
+ */
 export const layersTooSlow: Rule = (subject) => {
   const { document, result, library, say } = subject
   const pour = pours[patternOf(document)]

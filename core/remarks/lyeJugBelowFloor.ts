@@ -3,7 +3,11 @@ import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 import { sumOf } from '../statistics/sum'
 
-/** Enough water in all, but too much of it goes elsewhere than into the lye. */
+/**
+ * Enough water in all, but too much of it goes elsewhere than into the lye.
+ * @example lyeJugBelowFloor(subject({ water: { value: 2 }, liquids: [{ id: 'goat-milk', share: 0.6, moment: 'oils', way: 'poured' }] })).severity
+ *   // 'stop'
+ */
 export const lyeJugBelowFloor: Rule = (subject) => {
   const { document, result, say } = subject
   const { ratio, ratioInLye, inSolution } = result.water

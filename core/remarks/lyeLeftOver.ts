@@ -3,7 +3,11 @@ import { forCleaning, mostOdds } from '../risk/odds'
 import { oddsText } from '../risk/oddsText'
 import type { Rule } from './rule'
 
-/** Lye left over more often than the workshop puts up with, by the spread of the fats. */
+/**
+ * Lye left over more often than the workshop puts up with, by the spread of the fats.
+ * @example lyeLeftOver(subject({ superfat: 0.03 }, { lyeRisk: 0.01, lyeRiskCleaning: 0.05, drawn: { lyeHeavy: 0.02, smallest: 0.0362 } })).severity
+ *   // 'think'
+ */
 export const lyeLeftOver: Rule = ({ document, result, say, limits }) => {
   const { drawn } = limits
   const most = mostOdds(limits, forCleaning({ document }))

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** A purity so low that lye as it is usually sold would leave the bar lye-heavy. */
+/**
+ * A purity so low that lye as it is usually sold would leave the bar lye-heavy.
+ * @example lyeStatedWeak(subject({ alkali: { naohPurity: 0.9 } })).severity // 'think'
+ */
 export const lyeStatedWeak: Rule = ({ document, result, say }) => {
   const { naohPurity, solutionStrength } = document.alkali
   if (solutionStrength !== null || naohPurity >= 0.94 || result.lye.naoh <= 0) return null

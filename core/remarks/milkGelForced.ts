@@ -2,7 +2,11 @@ import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 import { inSentence } from '../units/language'
 
-/** A milk soap that is to be kept warm. */
+/**
+ * A milk soap that is to be kept warm.
+ * @example milkGelForced(subject({ liquids: [{ id: 'goat-milk', share: 0.4, moment: 'oils', way: 'poured' }], method: { gel: 'force' } })).severity
+ *   // 'think'
+ */
 export const milkGelForced: Rule = ({ document, library }) => {
   const [first] = scorchingLiquids(document, library)
   if (!first || document.method.gel !== 'force') return null

@@ -1,7 +1,10 @@
 import { milkWay, scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 
-/** Milk poured into lye that is still dissolving: neither frozen nor after cooling. */
+/**
+ * Milk poured into lye that is still dissolving: neither frozen nor after cooling.
+ * @example milkInHotLye(subject({ liquids: [{ id: 'goat-milk', share: 0.4, moment: 'lye', way: 'poured' }] })).severity // 'think'
+ */
 export const milkInHotLye: Rule = ({ document, library, say }) => {
   const poured = scorchingLiquids(document, library).filter(
     ({ line }) => line.moment === 'lye' && line.way === 'poured',

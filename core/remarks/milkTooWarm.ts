@@ -1,7 +1,11 @@
 import { milkGuardC, milkWay, scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 
-/** Milk that meets lye or oils too warm for it. */
+/**
+ * Milk that meets lye or oils too warm for it.
+ * @example milkTooWarm(subject({ liquids: [{ id: 'goat-milk', share: 0.4, moment: 'oils', way: 'poured' }], method: { oilsC: 45 } })).severity
+ *   // 'think'
+ */
 export const milkTooWarm: Rule = ({ document, library, say }) => {
   const [first] = scorchingLiquids(document, library)
   const { lyeC, oilsC } = document.method

@@ -2,7 +2,11 @@ import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 import { inSentence } from '../units/language'
 
-/** Ready-mixed lye warms up again when the milk dilutes it. */
+/**
+ * Ready-mixed lye warms up again when the milk dilutes it.
+ * @example milkWithSolution(subject({ alkali: { solutionStrength: 0.5 }, water: { value: 2.4 }, liquids: [{ id: 'goat-milk', share: 0.4, moment: 'lye', way: 'into-cooled-lye' }] })).severity
+ *   // 'know'
+ */
 export const milkWithSolution: Rule = ({ document, library, say }) => {
   const { solutionStrength } = document.alkali
   const milk = scorchingLiquids(document, library).find(({ line }) => line.moment === 'lye')

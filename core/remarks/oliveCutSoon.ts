@@ -8,7 +8,10 @@ import { sumOf } from '../statistics/sum'
 export const oliveShare = (fats: { id: string; share: number }[]) =>
   sumOf(fats, ({ id, share }) => (id.startsWith('olive') ? share : 0))
 
-/** Much olive with little water turns rock hard within a day. */
+/**
+ * Much olive with little water turns rock hard within a day.
+ * @example oliveCutSoon(subject({ water: { value: 1.6 } })).severity // 'know'
+ */
 export const oliveCutSoon: Rule = ({ result, say }) => {
   const olive = oliveShare(result.fats)
   const { ratio } = result.water

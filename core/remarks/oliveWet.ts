@@ -2,7 +2,10 @@ import { oliveShare } from './oliveCutSoon'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** Much olive with much water stays soft for days. */
+/**
+ * Much olive with much water stays soft for days.
+ * @example oliveWet(subject({ water: { value: 2.6 } })).severity // 'think'
+ */
 export const oliveWet: Rule = (subject) => {
   const { result, say } = subject
   const olive = oliveShare(result.fats)

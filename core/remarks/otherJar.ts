@@ -1,7 +1,10 @@
 import { naohPerKoh } from '../chemistry/elements'
 import type { Rule } from './rule'
 
-/** The tin that is open holds the other alkali than the one this formula weighs. */
+/**
+ * The tin that is open holds the other alkali than the one this formula weighs.
+ * @example otherJar(subject({}, { lyeTin: { label: 'koh' } })).severity // 'think'
+ */
 export const otherJar: Rule = ({ document, say, limits }) => {
   const label = limits.lyeTin?.label ?? null
   const { kohShare, solutionStrength } = document.alkali

@@ -7,7 +7,11 @@ import { inSentence } from '../units/language'
 const large = 3000
 const largeWithHeat = 1500
 
-/** A big block that makes its own heat, kept warm on top of it. */
+/**
+ * A big block that makes its own heat, kept warm on top of it.
+ * @example overheating(subject({ size: { by: 'mould', mould: { shape: 'box', lengthMm: 250, widthMm: 100, depthMm: 80 }, fill: 1 }, additives: [extra('honey', 0.02)], method: { gel: 'force' } })).severity
+ *   // 'think'
+ */
 export const overheating: Rule = ({ document, result, library, say }) => {
   if (document.method.gel !== 'force') return null
   const all = mouldsOf(document.size)

@@ -1,7 +1,11 @@
 import { waterFloor } from '../water/ways'
 import type { Rule } from './rule'
 
-/** A part of the batter whose own water is too little, whatever the whole has. */
+/**
+ * A part of the batter whose own water is too little, whatever the whole has.
+ * @example partTooDry(subject({ parts: [pot('pale', 0.5, { water: { held: 'ratio', value: 0.8 } }), pot('dark', 0.5)] }))[0].severity
+ *   // 'stop'
+ */
 export const partTooDry: Rule = ({ result, say }) =>
   result.parts.flatMap((part, index) => {
     const { ratioInLye, weighed, smallestRatio } = part.result.water

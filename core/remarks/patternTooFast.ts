@@ -4,7 +4,11 @@ import { reasonsOf, workingTime } from '../batter/workingTime'
 import type { Rule } from './rule'
 import { ratioForTime, waterPatch } from './waterValue'
 
-/** A pour that wants fluid batter for longer than this formula stays so. */
+/**
+ * A pour that wants fluid batter for longer than this formula stays so.
+ * @example patternTooFast(subject({ water: { value: 1.5 }, fats: fats({ olive: 0.45, coconut: 0.25, shea: 0.2, castor: 0.1 }), parts: [pot('pale', 0.5), pot('dark', 0.5)], method: { patterns: ['hanger-swirl'] } })).severity
+ *   // 'think'
+ */
 export const patternTooFast: Rule = (subject) => {
   const { document, result, library, say } = subject
   const pour = pours[patternOf(document)]

@@ -2,7 +2,10 @@ import { patternOf } from '../formula/method'
 import { pours } from '../batter/patterns'
 import type { Rule } from './rule'
 
-/** A pour that shows nothing in a batter of one colour. */
+/**
+ * A pour that shows nothing in a batter of one colour.
+ * @example patternWithoutColours(subject({ method: { patterns: ['in-pot-swirl'] } })).severity // 'know'
+ */
 export const patternWithoutColours: Rule = ({ document }) => {
   const pour = pours[patternOf(document)]
   if (!pour.needsColours || document.parts.length > 1 || document.fats.length === 0) return null

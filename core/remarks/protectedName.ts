@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 
 const names = /\b(marseille|aleppo|alep|castile|castille|nablus)\b/i
 
-/** A name that some countries keep for soap of one place or one composition. */
+/**
+ * A name that some countries keep for soap of one place or one composition.
+ * @example protectedName(subject({ name: 'Aleppo style' })).severity // 'think'
+ */
 export const protectedName: Rule = ({ document }) => {
   const found = names.exec(document.name)
   if (!found) return null

@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 import { lowerFats } from './shift'
 import { sumOf } from '../statistics/sum'
 
-/** So much linoleic and linolenic acid that free fat will spoil. */
+/**
+ * So much linoleic and linolenic acid that free fat will spoil.
+ * @example rancidSoon(subject({ fats: fats({ sunflower: 0.5, coconut: 0.3, tallow: 0.2 }) })).severity // 'think'
+ */
 export const rancidSoon: Rule = (subject) => {
   const { result, library, say } = subject
   const acids = (result.fattyAcids.linoleic ?? 0) + (result.fattyAcids.linolenic ?? 0)

@@ -2,7 +2,10 @@ import { lauricShare } from './lauricHeavy'
 import type { Rule } from './rule'
 import { sumOf } from '../statistics/sum'
 
-/** Much salt in a formula that cannot foam against it. */
+/**
+ * Much salt in a formula that cannot foam against it.
+ * @example saltWantsCoconut(subject({ additives: [extra('salt', 0.25)] })).severity // 'think'
+ */
 export const saltWantsCoconut: Rule = (subject) => {
   const { result, say } = subject
   const salt = sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0))

@@ -7,6 +7,7 @@ import { sumOf } from '../statistics/sum'
  * Scents beyond what their suppliers allow in the finished bar. The restricted constituents of different scents may be the
  * same ones, so what counts is the sum of how far each goes towards its own maximum: the blend's maximum is
  * 1/Σ(shareᵢ/capᵢ).
+ * @example scentAboveMaximum(subject({ scents: [scent('Fir', 0.04, { maxOfBar: 0.03 })] })).severity // 'stop'
  */
 export const scentAboveMaximum: Rule = ({ document, result, say }) => {
   const capped = result.scents.filter((scent) => (scent.maxOfBar ?? 0) > 0 && scent.grams > 0)

@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 import { lowerScents } from './shift'
 import { sumOf } from '../statistics/sum'
 
-/** So much scent that the bar sweats it out. */
+/**
+ * So much scent that the bar sweats it out.
+ * @example scentHeavy(subject({ scents: [scent('Fir', 0.06, { maxOfBar: 0.2 })] })).severity // 'think'
+ */
 export const scentHeavy: Rule = ({ document, result, say }) => {
   const grams = sumOf(result.scents, (scent) => scent.grams)
   const share = result.oils > 0 ? grams / result.oils : 0

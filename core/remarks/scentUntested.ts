@@ -4,7 +4,11 @@ import { workingTime } from '../batter/workingTime'
 import type { Rule } from './rule'
 import { inSentence } from '../units/language'
 
-/** A pour that needs time, with a scent nobody here can tell the pace of. */
+/**
+ * A pour that needs time, with a scent nobody here can tell the pace of.
+ * @example scentUntested(subject({ scents: [scent('Low tide', 0.03)], parts: [pot('pale', 0.5), pot('dark', 0.5)], method: { patterns: ['in-pot-swirl'] } })).severity
+ *   // 'know'
+ */
 export const scentUntested: Rule = ({ document, result, library, say }) => {
   const pour = pours[patternOf(document)]
   const { unknownScents } = workingTime(document, result, library)

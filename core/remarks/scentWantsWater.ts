@@ -3,7 +3,10 @@ import { scentBehaviour } from '../batter/scentBehaviour'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** A scent that hurries the batter, in a formula with little water. */
+/**
+ * A scent that hurries the batter, in a formula with little water.
+ * @example scentWantsWater(subject({ water: { value: 1.6 }, scents: [scent('Clove leaf', 0.03)] })).severity // 'think'
+ */
 export const scentWantsWater: Rule = (subject) => {
   const { document, result, say } = subject
   const hasty = result.scents.find(

@@ -6,6 +6,8 @@ import { sumOf } from '../statistics/sum'
 /**
  * Lowers some fats to a share of the oils and gives what is freed to the largest of the others.
  * @returns null when there is no other fat to give it to
+ * @example lowerFats(subject({ fats: fats({ olive: 0.6, castor: 0.4 }) }), [1], 0.1)
+ *   // [{ path: ['fats', 1, 'share'], value: 0.1 }, { path: ['fats', 0, 'share'], value: 0.9 }]
  */
 export function lowerFats(
   { document, result }: Subject,
@@ -32,7 +34,11 @@ export function lowerFats(
   ]
 }
 
-/** One more additive at a rate of the oils, dispersed in nothing. */
+/**
+ * One more additive at a rate of the oils, dispersed in nothing.
+ * @example added(example, 'sodium-lactate', 0.02)
+ *   // [{ path: ['additives', 0], value: { id: 'sodium-lactate', rate: 0.02, of: 'oils', carrier: null } }]
+ */
 export const added = (document: FormulaDocument, id: string, rate: number): PatchStep[] => [
   {
     path: ['additives', document.additives.length],
@@ -40,7 +46,10 @@ export const added = (document: FormulaDocument, id: string, rate: number): Patc
   },
 ]
 
-/** An additive line at a rate of the oils, however much of it was said before. */
+/**
+ * An additive line at a rate of the oils, however much of it was said before.
+ * @example atRate(extra('honey', 0.05), 0.02) // { id: 'honey', carrier: null, rate: 0.02, of: 'oils' }
+ */
 export function atRate(line: AdditiveLine, rate: number): AdditiveLine {
   const { rate: _rate, of: _of, grams: _grams, amount: _amount, ...rest } = line
   return { ...rest, rate, of: 'oils' }
@@ -49,6 +58,7 @@ export function atRate(line: AdditiveLine, rate: number): AdditiveLine {
 /**
  * Scents at so much of what they are, rounded down.
  * @param fits which of the lines
+ * @example lowerScents(soap({ scents: [scent('Fir', 0.06)] }), 0.5) // [{ path: ['scents', 0, 'rate'], value: 0.03 }]
  */
 export function lowerScents(
   { scents }: FormulaDocument,

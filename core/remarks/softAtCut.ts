@@ -3,7 +3,10 @@ import { traitsOf } from '../character/traits'
 import type { Rule } from './rule'
 import { added } from './shift'
 
-/** A formula that is soft at cutting, without what firms it. */
+/**
+ * A formula that is soft at cutting, without what firms it.
+ * @example softAtCut(subject({ fats: fats({ lard: 0.2, 'sunflower-high-oleic': 0.75, castor: 0.05 }) })).severity // 'know'
+ */
 export const softAtCut: Rule = ({ document, result, library, say }) => {
   if (result.oils <= 0 || document.fats.some(({ id }) => id.startsWith('olive'))) return null
   const { firmAtCut } = traitsOf(result, library)

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Strong ready-mixed lye that crystallises in a cold room. */
+/**
+ * Strong ready-mixed lye that crystallises in a cold room.
+ * @example solutionCold(subject({ alkali: { solutionStrength: 0.5 }, method: { lyeC: 8 } })).severity // 'think'
+ */
 export const solutionCold: Rule = ({ document, say }) => {
   const { solutionStrength } = document.alkali
   if (solutionStrength === null || solutionStrength < 0.45 || document.method.lyeC >= 15)

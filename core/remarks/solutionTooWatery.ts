@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** The ready-mixed lye alone brings more water than the formula wants. */
+/**
+ * The ready-mixed lye alone brings more water than the formula wants.
+ * @example solutionTooWatery(subject({ alkali: { solutionStrength: 0.35 }, water: { value: 1.7 } })).severity // 'stop'
+ */
 export const solutionTooWatery: Rule = (subject) => {
   const { result, say } = subject
   const smallest = result.water.smallestRatio

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** Free fat in a bar that is to take fat away. */
+/**
+ * Free fat in a bar that is to take fat away.
+ * @example superfatDullsCleaning(subject({ use: 'dishes', superfat: 0.07 })).severity // 'think'
+ */
 export const superfatDullsCleaning: Rule = ({ document, result, say }) => {
   const cleans = document.use === 'laundry' || document.use === 'dishes'
   if (!cleans || result.superfat.total <= 0.05 + 1e-9) return null

@@ -1,7 +1,10 @@
 import { lauricShare } from './lauricHeavy'
 import type { Rule } from './rule'
 
-/** A great deal of free fat in a bar that does not need it. */
+/**
+ * A great deal of free fat in a bar that does not need it.
+ * @example superfatHigh(subject({ superfat: 0.14 })).severity // 'think'
+ */
 export const superfatHigh: Rule = (subject) => {
   const { document, result, say } = subject
   if (result.superfat.total <= 0.12 + 1e-9 || lauricShare(subject) > 0.5) return null

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** More lye than the fats can take. */
+/**
+ * More lye than the fats can take.
+ * @example superfatNegative(subject({ superfat: -0.01 })).severity // 'stop'
+ */
 export const superfatNegative: Rule = ({ document, result, say }) => {
   const { total } = result.superfat
   if (result.oils <= 0 || total >= -1e-9) return null

@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { forSkin } from './lauricHeavy'
 
-/** So little superfat that nothing forgives an error, on skin. */
+/**
+ * So little superfat that nothing forgives an error, on skin.
+ * @example superfatThinForSkin(subject({ superfat: 0.01 })).severity // 'think'
+ */
 export const superfatThinForSkin: Rule = ({ document, result, say }) => {
   const { total } = result.superfat
   if (!forSkin.has(document.use) || result.oils <= 0 || total < 0 || total >= 0.03 - 1e-9)

@@ -1,6 +1,9 @@
 import type { Rule } from './rule'
 
-/** A small pot that nothing is stirred into. */
+/**
+ * A small pot that nothing is stirred into.
+ * @example thinPotPlain(subject({ parts: [pot('base', 0.9), pot('thread', 0.1)] })).severity // 'know'
+ */
 export const thinPotPlain: Rule = ({ document, result }) => {
   const index = document.parts.findIndex(
     ({ share, scent, additives }) =>

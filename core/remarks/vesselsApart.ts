@@ -1,7 +1,10 @@
 import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
 
-/** Lye and oils too far apart to meet well. Frozen milk-lye is cold on purpose. */
+/**
+ * Lye and oils too far apart to meet well. Frozen milk-lye is cold on purpose.
+ * @example vesselsApart(subject({ method: { lyeC: 25, oilsC: 45 } })).severity // 'know'
+ */
 export const vesselsApart: Rule = ({ document, result, library, say }) => {
   const { lyeC, oilsC } = document.method
   const apart = Math.abs(lyeC - oilsC)

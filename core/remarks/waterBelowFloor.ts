@@ -2,7 +2,10 @@ import { waterFloor } from '../water/ways'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** Less water than the lye needs to dissolve. */
+/**
+ * Less water than the lye needs to dissolve.
+ * @example waterBelowFloor(subject({ water: { value: 0.95 } })).severity // 'stop'
+ */
 export const waterBelowFloor: Rule = (subject) => {
   const { result, say } = subject
   if (result.water.ratio <= 0 || result.water.ratio >= waterFloor - 1e-9) return null

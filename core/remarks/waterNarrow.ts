@@ -2,7 +2,10 @@ import { waterFloor } from '../water/ways'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** Water above the floor, but so little that the batter races. */
+/**
+ * Water above the floor, but so little that the batter races.
+ * @example waterNarrow(subject({ water: { value: 1.2 } })).severity // 'think'
+ */
 export const waterNarrow: Rule = (subject) => {
   const { ratio } = subject.result.water
   if (ratio < waterFloor - 1e-9 || ratio >= 1.3 - 1e-9) return null

@@ -6,7 +6,10 @@ import { applyPatch } from '../formula/patch'
 import type { Subject } from './rule'
 import { roundTo } from '../statistics/roundTo'
 
-/** Sets the water to a ratio, said in the way the formula already holds. */
+/**
+ * Sets the water to a ratio, said in the way the formula already holds.
+ * @example waterPatch(subject(), 1.8) // [{ path: ['water', 'value'], value: 1.8 }]
+ */
 export function waterPatch({ document, result }: Subject, ratio: number): PatchStep[] {
   const lye = result.lye.pureNaoh + result.lye.pureKoh
   const { held } = document.water
@@ -15,7 +18,10 @@ export function waterPatch({ document, result }: Subject, ratio: number): PatchS
   return [{ path: ['water', 'value'], value: roundTo(value) }]
 }
 
-/** The first of some ratios with which the formula stays workable for a time that suits; undefined when none does. */
+/**
+ * The first of some ratios with which the formula stays workable for a time that suits; undefined when none does.
+ * @example ratioForTime(subject(), [1.5, 2, 3], (minutes) => minutes > 1) // 1.5
+ */
 export function ratioForTime(
   subject: Subject,
   ratios: number[],

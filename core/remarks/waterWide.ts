@@ -1,7 +1,10 @@
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
 
-/** So much water that the bars stay soft and shrink. */
+/**
+ * So much water that the bars stay soft and shrink.
+ * @example waterWide(subject({ water: { value: 3.6 } })).severity // 'think'
+ */
 export const waterWide: Rule = (subject) => {
   const { ratio, strength } = subject.result.water
   if (ratio <= 3.5 + 1e-9) return null

@@ -2,7 +2,10 @@ import type { Rule } from './rule'
 import { lowerFats } from './shift'
 import { sumOf } from '../statistics/sum'
 
-/** So much wax or free acid that the batter sets in the pot. */
+/**
+ * So much wax or free acid that the batter sets in the pot.
+ * @example waxHeavy(subject({ fats: fats({ olive: 0.88, beeswax: 0.12 }) })).severity // 'think'
+ */
 export const waxHeavy: Rule = (subject) => {
   const { result, library, say } = subject
   const waxes = result.fats.flatMap((fat, index) => {

@@ -26,7 +26,10 @@ function purityMoments({ purities }: UncertainAlkali): { purity: number; varianc
     variance: mean(purities.map((one) => one.sigma ** 2 + (one.purity - purity) ** 2)),
   }
 }
-/** The pure share of an alkali as it is likeliest: the mean of what it may be. */
+/**
+ * The pure share of an alkali as it is likeliest: the mean of what it may be.
+ * @example likelyPurity({ purities: [{ purity: 0.98, sigma: 0.004 }, { purity: 0.94, sigma: 0.01 }] }) // 0.96
+ */
 export const likelyPurity = (alkali: UncertainAlkali): number => purityMoments(alkali).purity
 
 /** Purity is taken as a plain normal: that it cannot pass 1 is left to the draws. */
@@ -47,6 +50,7 @@ function alkaliMoments({ alkalis, scale }: Uncertainty) {
 /**
  * First-order propagation of every error, each by itself and normal on either side, to the superfat `1 − (N − A)/D`, N the alkali and D what the fats take, both as
  * NaOH; the mean to second order: `1 − (N − A)/D · (1 + var D/D²)`. The Monte Carlo figures are held against it.
+ * @example closedForm(spread).sigma // 0.0153962
  */
 export function closedForm(spread: Uncertainty): ClosedForm {
   const alkali = alkaliMoments(spread)

@@ -10,7 +10,10 @@ export interface Draws {
   needed: Float64Array
 }
 
-/** Several lots of draws as one. */
+/**
+ * Several lots of draws as one.
+ * @example joinDraws([drawSuperfats(spread, 100, 1), drawSuperfats(spread, 50, 2)]).superfats.length // 150
+ */
 export function joinDraws(lots: Draws[]): Draws {
   const count = sumOf(lots, ({ superfats }) => superfats.length)
   const all = { superfats: new Float64Array(count), needed: new Float64Array(count) }
@@ -39,6 +42,7 @@ export const asLotsStray: Straying = { together: 0.3, tails: true }
  * the same figures.
  * @param count how many batches, 1 or more
  * @param seed a whole number
+ * @example drawSuperfats(spread, 100, 1).superfats.length // 100
  */
 export function drawSuperfats(
   spread: Uncertainty,

@@ -23,6 +23,7 @@ export interface LyeRisk {
 /**
  * The superfat to ask for so that the total becomes the smallest that will do: up to the next tenth of a per cent, 0 at least.
  * @param smallest in all, as `lyeRisk` tells it
+ * @example superfatToAsk({ asked: 0.05, total: 0.06 }, 0.0362) // 0.027
  */
 export const superfatToAsk = (
   { asked, total }: FormulaResult['superfat'],
@@ -35,6 +36,7 @@ const bins = 48
  * Sums up drawn batches.
  * @param planned total superfat of the formula by its stated purity: `smallest` is told on the same footing
  * @param risk chance of a lye-heavy batch that the maker accepts, above 0
+ * @example lyeRisk({ superfats: [0.03, 0.05, 0.07], needed: [0.02, 0, -0.02] }, spread, 0.05, 0.01).median // 0.05
  */
 export function lyeRisk(draws: Draws, spread: Uncertainty, planned: number, risk: number): LyeRisk {
   const sorted = draws.superfats.slice().sort()

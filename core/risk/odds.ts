@@ -12,6 +12,7 @@ const seed = 2026
  * Chance that a batch has lye left over, by the spread of its fats and of fresh lye; some ten milliseconds of a processor.
  * @param superfat in all, as weighed or as planned, by the lye's stated purity
  * @param scale g that the scale showed
+ * @example lyeHeavyOdds(frozen, 0.05) // 0.00145
  */
 export function lyeHeavyOdds(frozen: Frozen, superfat: number, scale = 1): number {
   const { document, result } = frozen
@@ -36,6 +37,9 @@ export interface RiskLimits {
 export const mostOdds = (limits: Partial<RiskLimits>, cleaning: boolean): number | null =>
   (cleaning ? limits.lyeRiskCleaning : limits.lyeRisk) ?? null
 
-/** Whether a batch is for cleaning and never for skin. */
+/**
+ * Whether a batch is for cleaning and never for skin.
+ * @example forCleaning({ document: soap({ use: 'laundry' }) }) // true
+ */
 export const forCleaning = ({ document }: Pick<Frozen, 'document'>): boolean =>
   document.use === 'laundry' || document.use === 'dishes'

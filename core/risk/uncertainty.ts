@@ -68,6 +68,7 @@ const evenly = (name: string, grams: number, sap: number, relative: number): Unc
 /**
  * What is known, and how well, of every weight that decides the superfat of a formula: saponification values by their
  * published ranges (a certificate narrows its own), lye by its age and what is stated of it, the scale by its resolution.
+ * @example uncertaintyOf(example, made, shipped, 1, 'fresh').fats[0].grams // 1000
  */
 export function uncertaintyOf(
   document: FormulaDocument,

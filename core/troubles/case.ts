@@ -46,7 +46,10 @@ export interface Cause {
 /** A rule that looks for one cause. */
 export type Suspect = (about: Case) => Cause | null
 
-/** All that a suspicion may look at, of one batch. */
+/**
+ * All that a suspicion may look at, of one batch.
+ * @example caseOf(batch({ kind: 'poured', day: '2026-03-01' }), '2026-03-11', 0.5, say).age // 10
+ */
 export function caseOf(
   batch: { frozen: Frozen; events: readonly BatchEvent[] },
   today: Day,
@@ -85,19 +88,28 @@ export function caseOf(
   }
 }
 
-/** Share of the oils that an additive makes up. */
+/**
+ * Share of the oils that an additive makes up.
+ * @example shareOf(trouble, (id) => id === 'honey') // 0
+ */
 export const shareOf = ({ result }: Case, fits: (id: string) => boolean): number =>
   result.oils > 0
     ? sumOf(result.additives, ({ id, grams }) => (fits(id) ? grams : 0)) / result.oils
     : 0
 
-/** Whether an additive of the batch is citric acid, the workshop's own kind too. */
+/**
+ * Whether an additive of the batch is citric acid, the workshop's own kind too.
+ * @example citricIn({ library: shipped })('citric-acid-anhydrous') // true
+ */
 export const citricIn =
   ({ library }: Pick<Case, 'library'>) =>
   (id: string): boolean =>
     isCitric(library.additives.get(id)?.acid)
 
-/** The name of something that wants dispersing and goes in without; null when there is none. */
+/**
+ * The name of something that wants dispersing and goes in without; null when there is none.
+ * @example undispersed(trouble) // null
+ */
 export function undispersed({ document, library }: Case): string | null {
   const bare = document.additives.find(
     ({ id, carrier }) => library.additives.get(id)?.disperse && !carrier,
@@ -105,11 +117,17 @@ export function undispersed({ document, library }: Case): string | null {
   return bare ? library.additives.get(bare.id)!.name : null
 }
 
-/** Whether a liquid with sugar is in the batch, as milk is. */
+/**
+ * Whether a liquid with sugar is in the batch, as milk is.
+ * @example hasMilk({ result: made, library: shipped }) // false
+ */
 export const hasMilk = ({ result, library }: Pick<Case, 'result' | 'library'>): boolean =>
   result.liquids.some(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0)
 
-/** Superfat lowered to a value; nothing where it is that low. */
+/**
+ * Superfat lowered to a value; nothing where it is that low.
+ * @example lowerSuperfat({ document: example, say }, 0.03).next.label // 'Superfat 3 %'
+ */
 export const lowerSuperfat = ({ document, say }: Case, to: number): Pick<Cause, 'next'> =>
   document.superfat !== null && document.superfat > to
     ? {
@@ -119,7 +137,10 @@ export const lowerSuperfat = ({ document, say }: Case, to: number): Pick<Cause, 
         },
       }
     : {}
-/** Water set to a ratio. */
+/**
+ * Water set to a ratio.
+ * @example waterTo({ say }, 2).next.label // 'Water 2.0 : 1'
+ */
 export const waterTo = ({ say }: Case, ratio: number): Pick<Cause, 'next'> => ({
   next: {
     label: `Water ${say.ratio(ratio)}`,
@@ -138,7 +159,10 @@ export const gelTo = (gel: 'force' | 'prevent' | 'leave'): Pick<Cause, 'next'> =
     patch: [{ path: ['method', 'gel'], value: gel }],
   },
 })
-/** Lye and oils at a temperature. */
+/**
+ * Lye and oils at a temperature.
+ * @example mixAt({ say }, 35).next.label // 'Both at 35 °C'
+ */
 export const mixAt = ({ say }: Case, celsius: number): Pick<Cause, 'next'> => ({
   next: {
     label: `Both at ${say.temperature(celsius)}`,
@@ -148,7 +172,11 @@ export const mixAt = ({ say }: Case, celsius: number): Pick<Cause, 'next'> => ({
     ],
   },
 })
-/** A share of the oils for every line of an additive. */
+/**
+ * A share of the oils for every line of an additive.
+ * @example rateTo({ document: soap({ additives: [extra('honey', 0.03)] }), say }, (id) => id === 'honey', 0.01).next.label
+ *   // '1 % of the oils'
+ */
 export function rateTo(
   { document, say }: Case,
   fits: (id: string) => boolean,

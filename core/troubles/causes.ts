@@ -7,7 +7,10 @@ export { caseOf, type Case, type Cause } from './case'
 
 const suspects: Record<Trouble, Suspect[]> = { ...surface, ...body }
 
-/** Likely causes of a trouble from the record of the batch itself, the likelier first. */
+/**
+ * Likely causes of a trouble from the record of the batch itself, the likelier first.
+ * @example causesOf('rings', trouble).map(({ says }) => says) // ['It gelled in the middle only.']
+ */
 export const causesOf = (trouble: Trouble, about: Case): Cause[] =>
   suspects[trouble]
     .flatMap((suspect) => suspect(about) ?? [])

@@ -7,7 +7,10 @@ import { patternOf } from '../formula/method'
 import { nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from '../formula/names'
 import { capital, inSentence } from '../units/language'
 
-/** How much of an extra, as it is said in the document. */
+/**
+ * How much of an extra, as it is said in the document.
+ * @example sayMeasure({ rate: 0.03, of: 'oils' }, say) // '3 % of oils'
+ */
 export function sayMeasure(line: Measure, say: Formatter): string {
   if (line.amount)
     return `${line.amount.value ?? '?'} ${line.amount.unit}${line.amount.per ? ` per ${line.amount.per.replace('g', ' g').replace('k g', 'kg')} of oils` : ''}`
@@ -37,7 +40,11 @@ function lines<T extends { id: string }>(
 const shown = <T>(name: string, before: T, after: T, words: (value: T) => string): string[] =>
   words(before) === words(after) ? [] : [`${name} ${words(before)} → ${words(after)}`]
 
-/** How the lines and settings of a formula are said, each as one would read it out. */
+/**
+ * How the lines and settings of a formula are said, each as one would read it out.
+ * @example Object.keys(wordings(shipped, say))
+ *   // ['fat', 'superfat', 'water', 'liquid', 'extra', 'scent', 'part', 'alkali', 'ice', 'temperature', 'pattern']
+ */
 export function wordings(library: Library, say: Formatter) {
   const extra = (line: FormulaDocument['additives'][number]) =>
     say.list(

@@ -76,7 +76,10 @@ function changedBy(base: unknown, mine: unknown, theirs: unknown): MergePlace['b
   return inMine ? 'mine' : inTheirs ? 'theirs' : null
 }
 
-/** Every place where the three are not the same, in the order in which a formula is read. */
+/**
+ * Every place where the three are not the same, in the order in which a formula is read.
+ * @example mergePlaces(example, { ...example, superfat: 0.06 }, example, shipped, say).length // 1
+ */
 export function mergePlaces(
   base: FormulaDocument,
   mine: FormulaDocument,
@@ -166,6 +169,7 @@ export function mergePlaces(
 /**
  * The document that comes of both: mine, with what only the other changed, and with what was chosen.
  * @param choices for single places, over what would be taken; a clash that nobody has chosen stays as it was before both
+ * @example mergeFormulas(example, { ...example, superfat: 0.06 }, { ...example, name: 'Salt Flat II' }, {}).superfat // 0.06
  */
 export function mergeFormulas(
   base: FormulaDocument,

@@ -20,6 +20,7 @@ export type FullWater = (typeof fullWaters)[number]
  * @param discount fraction, below 1; 0 is the full water itself
  * @param lye g of pure alkali in the pot, above 0
  * @param oils g of the formula's oils
+ * @example ratioAtDiscount(fullWaters[3], 0.2, 136, 1000) // 2
  */
 export function ratioAtDiscount(
   full: FullWater,
@@ -30,12 +31,18 @@ export function ratioAtDiscount(
   return ratioFrom(full.held, full.value, lye, oils) * (1 - discount)
 }
 
-/** How much less than a full water a ratio is, as a fraction; negative when it is more. */
+/**
+ * How much less than a full water a ratio is, as a fraction; negative when it is more.
+ * @example discountOf(fullWaters[3], 2, 136, 1000) // 0.2
+ */
 export function discountOf(full: FullWater, ratio: number, lye: number, oils: number): number {
   return 1 - ratio / ratioFrom(full.held, full.value, lye, oils)
 }
 
-/** The water of a discount in the way its full water is said: what a formula then holds. */
+/**
+ * The water of a discount in the way its full water is said: what a formula then holds.
+ * @example waterAtDiscount(fullWaters[3], 0.2, 136, 1000) // { held: 'ratio', value: 2 }
+ */
 export function waterAtDiscount(full: FullWater, discount: number, lye: number, oils: number) {
   const ratio = ratioAtDiscount(full, discount, lye, oils)
   return { held: full.held, value: roundTo(waysFrom(ratio, lye, oils)[full.held]) }

@@ -18,6 +18,7 @@ export type WantedWater = { content: number } | { weighed: number }
  * With M the mass of all liquid, Σx and Σxw over the liquids by share, Σg and Σgw over those held:
  * water in all = M(1 − Σx) − Σg, content = M(1 − Σx + Σxw) − Σg(1 − w).
  * @param waterInSolution water that a ready-mixed lye brings, 0 without one
+ * @example divideLiquid({ content: 300.379 }, [{ share: 0.4, grams: 0, water: 0.87 }]).mass // 316.855
  */
 export function divideLiquid(wanted: WantedWater, liquids: LiquidPart[], waterInSolution = 0) {
   let shares = 0

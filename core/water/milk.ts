@@ -81,7 +81,11 @@ export function scorchingLiquids(document: FormulaDocument, library: Library) {
   })
 }
 
-/** Puts a liquid in by one of the three ways: its moment, and temperatures no higher than that way bears. */
+/**
+ * Puts a liquid in by one of the three ways: its moment, and temperatures no higher than that way bears.
+ * @example setMilkWay(soap({ liquids: [{ id: 'goat-milk', share: 0.4, moment: 'oils', way: 'poured' }] }), 0, 'frozen').liquids
+ *   // [{ id: 'goat-milk', share: 0.4, moment: 'lye', way: 'frozen' }]
+ */
 export function setMilkWay(
   document: FormulaDocument,
   index: number,

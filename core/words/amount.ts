@@ -78,7 +78,10 @@ const someWords = new Set([
   'handful',
 ])
 
-/** Every amount of a line with its place. Two masses that follow each other (2 lb 3 oz) are one. */
+/**
+ * Every amount of a line with its place. Two masses that follow each other (2 lb 3 oz) are one.
+ * @example amountsIn(line('2 lb 3 oz olive').tokens, 'us')[0].amount // { kind: 'grams', grams: 992.233, unit: 'lb' }
+ */
 export function amountsIn(tokens: Token[], spoons: SpoonKind): FoundAmount[] {
   const found: FoundAmount[] = []
   const at = (index: number) => tokens[index]
@@ -365,6 +368,7 @@ function volumeAmount(value: number, unit: VolumeUnit, spoons: SpoonKind): Amoun
  * The one amount a line gives. A line that gives the same weight twice (`1 lb (454 g)`) means the finer one; a share beside
  * a weight is only said along.
  * @returns null when there is none; `conflict` when two of them cannot both be meant
+ * @example amountOf(line('1 lb (454 g) olive').found).amount.amount // { kind: 'grams', grams: 454, unit: 'g' }
  */
 export function amountOf(found: FoundAmount[]): { amount: FoundAmount; conflict: boolean } | null {
   const real = found.filter(({ amount }) => amount.kind !== 'other')

@@ -56,7 +56,10 @@ const lyeFillers = new Set(
   ),
 )
 
-/** A line about the superfat; null when it is about something else. */
+/**
+ * A line about the superfat; null when it is about something else.
+ * @example superfat(line('superfat 5 %')).kind // 'superfat'
+ */
 export function superfat(line: Line): LineReading | null {
   const { words } = line
   const text = words.join(' ')
@@ -119,7 +122,10 @@ const lyeNames = {
 /** Strengths that ready-mixed lye is sold and kept at. */
 const usualStrengths = [0.5, 0.33, 0.3]
 
-/** A line about lye; null when it is about something else. */
+/**
+ * A line about lye; null when it is about something else.
+ * @example lye(line('136 g lye')).kind // 'lye'
+ */
 export function lye(line: Line): LineReading | null {
   const { words } = line
   const kind = lyeKindOf(words)
@@ -254,7 +260,10 @@ export function lye(line: Line): LineReading | null {
 
 const sodaWords = new Set(['soda', 'soude', 'sosa', 'alkali'])
 
-/** "soda" or "potash" alone: three white powders go by that name, and only one is lye. */
+/**
+ * "soda" or "potash" alone: three white powders go by that name, and only one is lye.
+ * @example bareSoda(line('30 g soda')).says // 'Caustic soda is lye; washing soda and baking soda are not. What does the label say?'
+ */
 export function bareSoda(line: Line): LineReading | null {
   const { words } = line
   const soda = words.some((word) => sodaWords.has(word))
@@ -291,7 +300,10 @@ export function bareSoda(line: Line): LineReading | null {
   )
 }
 
-/** "ratio 2:1", "33 % concentration": how strong the lye is, without a word for lye. */
+/**
+ * "ratio 2:1", "33 % concentration": how strong the lye is, without a word for lye.
+ * @example figure(line('ratio 2:1')).kind // 'ratio'
+ */
 export function figure(line: Line): LineReading | null {
   const { words } = line
   const ratio = line.found.find(({ amount }) => amount.kind === 'ratio')?.amount
@@ -315,7 +327,10 @@ export function figure(line: Line): LineReading | null {
   return null
 }
 
-/** A line about water; null when it is about something else. */
+/**
+ * A line about water; null when it is about something else.
+ * @example water(line('300 g water')).kind // 'water'
+ */
 export function water(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => waterWords.has(word))) return null
@@ -354,7 +369,10 @@ export function water(line: Line): LineReading | null {
   return withAmount(line, reading)
 }
 
-/** A line about ice; null when it is about something else. */
+/**
+ * A line about ice; null when it is about something else.
+ * @example ice(line('100 g ice')).kind // 'ice'
+ */
 export function ice(line: Line): LineReading | null {
   const { words } = line
   if (!words.some((word) => word === 'ice' || word === 'icecubes')) return null

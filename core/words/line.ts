@@ -113,7 +113,10 @@ export interface Line {
   context: ReadingContext
 }
 
-/** A line of text, taken apart: its amounts, its names, and what is left over. */
+/**
+ * A line of text, taken apart: its amounts, its names, and what is left over.
+ * @example lineOf('40 g honey', reading).words // ['honey']
+ */
 export function lineOf(text: string, context: ReadingContext): Line {
   const tokens = tokensOf(text)
   const all = amountsIn(tokens, context.library.spoons ?? 'us')
@@ -164,7 +167,10 @@ function amountPegs(line: Line): Peg[] {
   })
 }
 
-/** Neighbouring words as one peg. */
+/**
+ * Neighbouring words as one peg.
+ * @example wordPegs(line('40 g honey'), every(line('40 g honey')), 'name', 'honey') // [{ start: 5, end: 10, role: 'name', says: 'honey' }]
+ */
 export function wordPegs(line: Line, places: number[], role: Peg['role'], says: string): Peg[] {
   const pegs: Peg[] = []
   let last = -2
@@ -178,10 +184,16 @@ export function wordPegs(line: Line, places: number[], role: Peg['role'], says: 
   return pegs
 }
 
-/** The places of all names of a line. */
+/**
+ * The places of all names of a line.
+ * @example every(line('40 g rose clay')) // [0, 1]
+ */
 export const every = (line: Line) => line.names.map((_, place) => place)
 
-/** A reading with its amount, nothing doubtful about it. */
+/**
+ * A reading with its amount, nothing doubtful about it.
+ * @example plainReading(line('40 g honey'), 'additive', 'Honey').amount // { kind: 'grams', grams: 40, unit: 'g' }
+ */
 export function plainReading(
   line: Line,
   kind: ReadingKind,
@@ -205,7 +217,10 @@ export function plainReading(
   }
 }
 
-/** A reading as an answer that can be chosen. */
+/**
+ * A reading as an answer that can be chosen.
+ * @example optionOf(readLine('40 g honey', reading), 'Honey').says // 'Honey'
+ */
 export const optionOf = (reading: LineReading, says = ''): Option => ({
   kind: reading.kind,
   id: reading.id,
@@ -214,7 +229,10 @@ export const optionOf = (reading: LineReading, says = ''): Option => ({
   reading,
 })
 
-/** A reading that is asked about, with the answers it may have. */
+/**
+ * A reading that is asked about, with the answers it may have.
+ * @example asked(readLine('40 g honey', reading), 'Which honey?').says // 'Which honey?'
+ */
 export const asked = (reading: LineReading, says: string, options: Option[] = []): LineReading => ({
   ...reading,
   doubtful: true,
@@ -222,7 +240,10 @@ export const asked = (reading: LineReading, says: string, options: Option[] = []
   options,
 })
 
-/** The line as a note, left out of the sum. */
+/**
+ * The line as a note, left out of the sum.
+ * @example leftOut(line('stir well')).reading.kind // 'title'
+ */
 export const leftOut = (line: Line): Option =>
   optionOf(
     {
@@ -234,7 +255,10 @@ export const leftOut = (line: Line): Option =>
     'kept as a note',
   )
 
-/** An amount as it would be written in a line. */
+/**
+ * An amount as it would be written in a line.
+ * @example sayUnit({ kind: 'grams', grams: 28.349523125, unit: 'oz' }) // '1 oz'
+ */
 export const sayUnit = (amount: Amount): string => {
   switch (amount.kind) {
     case 'grams':
@@ -279,7 +303,10 @@ function unitsFor(kind: ReadingKind, value: number): Amount[] {
   return [share, gramsAs(value, 'g'), gramsAs(value, 'oz')]
 }
 
-/** Asks about the amount where it cannot be taken as it is; else hands the reading on. */
+/**
+ * Asks about the amount where it cannot be taken as it is; else hands the reading on.
+ * @example withAmount(line('40 g honey'), readLine('40 g honey', reading)).kind // 'additive'
+ */
 export function withAmount(line: Line, reading: LineReading): LineReading {
   const { main } = line
   if (!main || reading.doubtful) return reading
@@ -314,6 +341,9 @@ export function withAmount(line: Line, reading: LineReading): LineReading {
   return reading
 }
 
-/** The words of a line at these places, quoted. */
+/**
+ * The words of a line at these places, quoted.
+ * @example listed(line('rose clay 5 g'), [0, 1]) // '“rose” and “clay”'
+ */
 export const listed = (line: Line, places: number[]) =>
   places.map((place) => `“${line.names[place]!.raw}”`).join(' and ')

@@ -60,13 +60,19 @@ export function readLine(text: string, context: ReadingContext): LineReading {
   return figure(line) ?? ice(line) ?? water(line) ?? substance(line)
 }
 
-/** The line with one material taken for it by hand, whatever its words leave open; its amount may still be asked about. */
+/**
+ * The line with one material taken for it by hand, whatever its words leave open; its amount may still be asked about.
+ * @example readAs('coco 300 g', shipped.fats.get('coconut'), reading).name // 'Coconut oil, melts at 24 °C'
+ */
 export function readAs(text: string, material: Material, context: ReadingContext): LineReading {
   const line = lineOf(text, context)
   return settledAmount(line, asMaterial(line, material))
 }
 
-/** g of a line and whether they are worked out from a volume; null where it has none, or only a share or a rate. */
+/**
+ * g of a line and whether they are worked out from a volume; null where it has none, or only a share or a rate.
+ * @example gramsOfReading(readLine('40 g honey', reading), shipped) // { grams: 40, estimated: false }
+ */
 export function gramsOfReading(
   reading: LineReading,
   library: Library,

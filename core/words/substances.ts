@@ -42,7 +42,10 @@ const materialSays: Record<Material['kind'], string> = {
   additive: 'an extra',
 }
 
-/** The line with one material taken for it, whatever else it says. */
+/**
+ * The line with one material taken for it, whatever else it says.
+ * @example asMaterial(line('coco 300 g'), shipped.fats.get('coconut')).name // 'Coconut oil, melts at 24 °C'
+ */
 export function asMaterial(line: Line, material: Material, left: number[] = []): LineReading {
   const role = material.kind === 'additive' && material.tints ? 'colour' : material.kind
   const pegs = [
@@ -171,7 +174,10 @@ function vinegar(line: Line, reading: LineReading): LineReading {
   return withAmount(line, { ...reading, says: 'Counted as 5 % acid, as kitchen vinegar is.' })
 }
 
-/** A line about a fat, a liquid, an extra or a scent; a question where it is not clear which. */
+/**
+ * A line about a fat, a liquid, an extra or a scent; a question where it is not clear which.
+ * @example substance(line('300 g coconut')).kind // 'fat'
+ */
 export function substance(line: Line): LineReading {
   const { words, context } = line
   const { library } = context
@@ -291,7 +297,10 @@ export function substance(line: Line): LineReading {
   )
 }
 
-/** An answer to a name may leave the amount to be asked about. */
+/**
+ * An answer to a name may leave the amount to be asked about.
+ * @example settledAmount(line('40 g honey'), readLine('40 g honey', reading)).kind // 'additive'
+ */
 export function settledAmount(line: Line, reading: LineReading): LineReading {
   if (reading.kind === 'title') return reading
   if (reading.id?.startsWith('vinegar')) return vinegar(line, reading)

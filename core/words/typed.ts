@@ -14,7 +14,10 @@ import { roundTo } from '../statistics/roundTo'
  * first. Words for lye and water set the formula's own figures and never add a line.
  */
 
-/** How much of an extra or scent, as it was said. */
+/**
+ * How much of an extra or scent, as it was said.
+ * @example measureOf(readLine('honey 2%', reading), 0.01) // { rate: 0.02, of: 'oils' }
+ */
 export function measureOf(line: Pick<LineReading, 'amount'>, usualRate: number): Measure {
   const { amount } = line
   if (amount?.kind === 'grams') return { grams: roundTo(amount.grams) }
@@ -80,6 +83,7 @@ export interface LyeCompared {
 /**
  * Compares a typed lye with the formula's own: what superfat it makes with these fats. Null without fats, or for a lye that this
  * formula does not use.
+ * @example compareLye(example, readLine('132 g lye', reading), shipped).asked // 0.0254612
  */
 export function compareLye(
   document: FormulaDocument,
@@ -109,7 +113,10 @@ export function compareLye(
   }
 }
 
-/** Whether a reading is taken by one press: nothing of it is open, and it is no lye to compare first. */
+/**
+ * Whether a reading is taken by one press: nothing of it is open, and it is no lye to compare first.
+ * @example isTakeable(readLine('40 g honey', reading)) // true
+ */
 export const isTakeable = (reading: LineReading): boolean =>
   !reading.doubtful &&
   !isLyeKind(reading.kind) &&

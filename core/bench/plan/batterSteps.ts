@@ -171,6 +171,7 @@ const lastId = (steps: Step[], before: string[] = []): string[] =>
 /**
  * From the two vessels that have met to a mould that is full. Where each pot is poured by itself it is also made by itself, so that
  * every batter runs for its own few minutes only; what is poured together is made together.
+ * @example batterSteps(bench().ctx, []).map(({ id }) => id) // ['combine', 'batter:emulsion', 'batter:trace', 'pour', 'cover', 'rinse']
  */
 export function batterSteps(ctx: PlanContext, ready: Step[]): Step[] {
   const { document, pots, dividing } = ctx
@@ -240,7 +241,10 @@ function sumOils(result: Pot['result']): number {
   return milk + extras + scents - late - taken
 }
 
-/** What the lye jug of a pot holds. */
+/**
+ * What the lye jug of a pot holds.
+ * @example lyeJugGrams(made) // 411.764
+ */
 export function lyeJugGrams({ lye, water, liquids, additives }: Pot['result']): number {
   const inJug = new Set(['water', 'lye', 'cooled-lye'])
   return (

@@ -40,7 +40,10 @@ const tolerances: Record<Weighing['kind'], number> = {
   share: 0.01,
 }
 
-/** g by which a weighing may miss: half a per cent for lye, more for what matters less, in whole steps of the scale. */
+/**
+ * g by which a weighing may miss: half a per cent for lye, more for what matters less, in whole steps of the scale.
+ * @example toleranceOf('naoh', 1300, 1) // 6
+ */
 export const toleranceOf = (kind: Weighing['kind'], grams: number, scale: number): number =>
   Math.max(scale, Math.floor((grams * tolerances[kind]) / scale + 1e-9) * scale)
 
@@ -53,7 +56,11 @@ export const at = (id: string, pot: number | null): string => (pot === null ? id
 type Bare = Omit<Weighing, 'tolerance' | 'share' | 'alone' | 'pot'> & Partial<Weighing>
 type WeighStep = Omit<Partial<Step>, 'weigh'> & Pick<Step, 'id' | 'says' | 'how'> & { weigh: Bare }
 
-/** A step that weighs something. */
+/**
+ * A step that weighs something.
+ * @example weighStep(bench().ctx, { id: 'x', says: '', how: '', weigh: { kind: 'fat', id: 'olive', name: 'Olive oil', substance: 'fat', grams: 950 } }).weigh.tolerance
+ *   // 9
+ */
 export function weighStep({ onScale }: PlanContext, step: WeighStep): Step {
   const pot = step.weigh.pot ?? null
   return {
@@ -77,7 +84,11 @@ export function weighStep({ onScale }: PlanContext, step: WeighStep): Step {
 
 type PortionStep = Omit<WeighStep, 'id' | 'weigh'> & { id?: string; alone?: boolean }
 
-/** A step that weighs one portion of the formula: a fat, a liquid, an extra or a scent. */
+/**
+ * A step that weighs one portion of the formula: a fat, a liquid, an extra or a scent.
+ * @example portionStep(bench().ctx, 'fat', { id: 'olive', name: 'Olive oil', grams: 950 }, 1, { says: 'Olive oil', how: 'Pour.' }).id
+ *   // 'weigh:fat:olive@1'
+ */
 export function portionStep(
   ctx: PlanContext,
   kind: 'fat' | 'liquid' | 'additive' | 'scent',
@@ -92,6 +103,9 @@ export function portionStep(
   })
 }
 
-/** Words such as "for the smoke pot". */
+/**
+ * Words such as "for the smoke pot".
+ * @example forPot({ pots: [{ name: 'smoke' }] }, 0) // ', smoke'
+ */
 export const forPot = ({ pots }: PlanContext, pot: number | null): string =>
   pot === null ? '' : `, ${pots[pot]!.name}`

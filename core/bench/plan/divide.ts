@@ -11,13 +11,18 @@ const divided = {
   scent: { says: 'scent', into: 'scent-cup', substance: 'scent' },
 } as const
 export type Divided = keyof typeof divided
-/** What is divided, in words. */
+/**
+ * What is divided, in words.
+ * @example dividedSays('lye') // 'lye solution'
+ */
 export const dividedSays = (what: Divided): string => divided[what].says
 
 /**
  * Pours by weight of what is divided, from what is really there: one step a pot that gets any.
  * @param grams g that a pot is to get as planned
  * @param shareOf its share of the whole, 0–1; the pot's own share of the batter where nothing else is said
+ * @example divideSteps(bench({ parts: [pot('pale', 0.4), pot('dark', 0.6)] }).ctx, 'batter', (pot) => pot.share * 1500, []).map(({ id }) => id)
+ *   // ['weigh:share:batter@0', 'weigh:share:batter@1']
  */
 export function divideSteps(
   ctx: PlanContext,

@@ -14,7 +14,10 @@ function takenFor(result: FormulaResult, id: string, moment: string): number {
   )
 }
 
-/** The fats of a moment, each once, less what dispersing takes of it. */
+/**
+ * The fats of a moment, each once, less what dispersing takes of it.
+ * @example fatsAt(made, 'pot').map(({ id }) => id) // ['olive']
+ */
 export function fatsAt(result: FormulaResult, moment: 'pot' | 'trace') {
   const byId = new Map<string, { id: string; name: string; grams: number }>()
   for (const { id, name, grams } of result.fats.filter((fat) => fat.moment === moment))
@@ -34,7 +37,10 @@ export const isHard = (library: Library, id: string): boolean =>
 
 const firmness = { hard: 0, soft: 1, liquid: 2 }
 
-/** The steps that make the pan of oils, hard fats first, and what goes into it before the lye. */
+/**
+ * The steps that make the pan of oils, hard fats first, and what goes into it before the lye.
+ * @example fatSteps(bench().ctx).map(({ id }) => id) // ['weigh:fat:olive', 'warm']
+ */
 export function fatSteps(ctx: PlanContext): Step[] {
   const { document, library, setup, say } = ctx
   const { result } = ctx.onScale

@@ -35,6 +35,7 @@ const least = 2
 /**
  * The rows of a plan: neighbours that do the same for pot after pot are one row. Every step is in exactly one of them, in order.
  * @param steps of a plan, in its order
+ * @example rowsOf(bench({ parts: [pot('pale', 0.4), pot('dark', 0.6)] }).plan.steps).filter(({ fold }) => fold).length // 1
  */
 export function rowsOf(steps: readonly Step[]): PlanRow[] {
   const rows: PlanRow[] = []

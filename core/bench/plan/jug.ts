@@ -14,6 +14,7 @@ const freezerC = -18
 /**
  * What meets in a lye jug, for its heat: everything that is in it when the lye goes in. What is stirred into cooled lye comes
  * later and does not count.
+ * @example jugHeatOf(example, made, bench().ctx.setup).water // 283.088
  */
 export function jugHeatOf(
   document: FormulaDocument,
@@ -41,7 +42,10 @@ export function jugHeatOf(
   }
 }
 
-/** The one lye jug of a plan, or the largest of several. */
+/**
+ * The one lye jug of a plan, or the largest of several.
+ * @example lyeJugOf(bench().ctx).naoh // 128
+ */
 export function lyeJugOf({ document, onScale, pots, setup }: PlanContext): LyeJug {
   if (!lyeByPot(document)) return jugHeatOf(document, onScale.result, setup)
   const [largest] = [...pots].sort((a, b) => b.result.lye.naoh - a.result.lye.naoh)
@@ -51,7 +55,10 @@ export function lyeJugOf({ document, onScale, pots, setup }: PlanContext): LyeJu
 /** J/gK and g/ml of fats when melted. */
 const fats = { heat: 2, density: 0.91 }
 
-/** k to expect of both vessels from what they hold, per minute: before anybody has read a thermometer. */
+/**
+ * k to expect of both vessels from what they hold, per minute: before anybody has read a thermometer.
+ * @example usualCooling(jug, made) // { lye: 0.012678, oils: 0.0230081 }
+ */
 export function usualCooling(jug: LyeJug, result: FormulaResult): { lye: number; oils: number } {
   const grams =
     jug.naoh + jug.koh + jug.readyNaoh + jug.readyWater + jug.water + jug.ice + jug.other

@@ -7,7 +7,10 @@ import type { Step } from './step'
 /** °C under which lactate and its like go into the lye. */
 const lactateC = 50
 
-/** The steps that make one jug of lye, in the order of the work. `pot` is null when one jug serves all. */
+/**
+ * The steps that make one jug of lye, in the order of the work. `pot` is null when one jug serves all.
+ * @example lyeSteps(bench().ctx, made, null).map(({ id }) => id) // ['weigh:water', 'weigh:naoh', 'dissolve']
+ */
 export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | null): Step[] {
   const { library, setup, say } = ctx
   const jug = at('lye-jug', pot)

@@ -43,7 +43,10 @@ export interface Plan {
   scale: number
 }
 
-/** Everything the plan is made from: a batch's frozen formula, the day's setup, the workshop's scale. */
+/**
+ * Everything the plan is made from: a batch's frozen formula, the day's setup, the workshop's scale.
+ * @example contextOf(frozen, bench().ctx.setup, 1, say).window // { lye: { low: 32, high: 38 }, oils: { low: 32, high: 38 }, apart: 5 }
+ */
 export function contextOf(
   frozen: Frozen,
   setup: RunSetup,
@@ -167,7 +170,11 @@ function merged({ onScale }: PlanContext, steps: Step[]): Step[] {
   return [...byId.values()]
 }
 
-/** The steps with what the maker changed: own ones put in, some left out, in the maker's order where nothing stands against it. */
+/**
+ * The steps with what the maker changed: own ones put in, some left out, in the maker's order where nothing stands against it.
+ * @example arrange([{ id: 'a', after: [], needed: true }, { id: 'b', after: [], needed: true }], { order: ['b', 'a'], leftOut: [], own: [] }).map(({ id }) => id)
+ *   // ['b', 'a']
+ */
 export function arrange(
   steps: Step[],
   { order, leftOut, own }: Pick<RunSetup, 'order' | 'leftOut' | 'own'>,
@@ -219,7 +226,10 @@ function fitting(steps: Step[]): Step[] {
   return out
 }
 
-/** Whether a step may stand at another place in the list: behind all it waits for, before all that wait for it. */
+/**
+ * Whether a step may stand at another place in the list: behind all it waits for, before all that wait for it.
+ * @example mayMove([{ id: 'a', after: [] }, { id: 'b', after: ['a'] }], 1, 0) // false
+ */
 export function mayMove(steps: Step[], from: number, to: number): boolean {
   const step = steps[from]
   if (!step || to < 0 || to >= steps.length || step.kind === 'safety-check') return false
@@ -264,7 +274,10 @@ function potPlans({ document, library, pots, dividing }: PlanContext, steps: Ste
   })
 }
 
-/** The plan of a batch, for this method, this scale and this day. */
+/**
+ * The plan of a batch, for this method, this scale and this day.
+ * @example planFor(bench().ctx).steps.length // 16
+ */
 export function planFor(ctx: PlanContext): Plan {
   const { document, library, onScale } = ctx
   const steps = arrange(usualSteps(ctx), ctx.setup)

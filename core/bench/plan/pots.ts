@@ -14,7 +14,10 @@ export interface Pot {
   result: FormulaResult
 }
 
-/** The pots of a batter; a batter that is not divided is one pot without a name. */
+/**
+ * The pots of a batter; a batter that is not divided is one pot without a name.
+ * @example potsOf(example, { result: made }).length // 1
+ */
 export function potsOf(document: FormulaDocument, { result }: OnScale): Pot[] {
   if (!document.parts.length) return [{ name: '', share: 1, document, result }]
   return document.parts.map((part, index) => ({
@@ -37,6 +40,7 @@ export type Dividing = 'none' | 'upfront' | 'batter'
 /**
  * Where a batter is divided: before the lye where pots have lye of their own or layers must each have their time, else at
  * emulsion; the maker may choose where the formula leaves a choice.
+ * @example dividingOf(example, null) // 'none'
  */
 export function dividingOf(document: FormulaDocument, choice: RunSetup['divide']): Dividing {
   if (document.parts.length < 2) return 'none'

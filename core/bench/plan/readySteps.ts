@@ -78,7 +78,10 @@ function cupsFor(
 const scentGrams = ({ result }: Pot) =>
   sumOf(result.scents, ({ moment, grams }) => (moment === 'trace' ? grams : 0))
 
-/** Whether several pots take the same blend, so that it is weighed once and divided. */
+/**
+ * Whether several pots take the same blend, so that it is weighed once and divided.
+ * @example scentedAlike(bench({ scents: [scent('Fir', 0.03)], parts: [pot('pale', 0.4), pot('dark', 0.6)] }).ctx.pots) // true
+ */
 export function scentedAlike(pots: Pot[]): boolean {
   const scented = pots.filter((pot) => scentGrams(pot) > 0)
   const [first] = scented
@@ -114,7 +117,10 @@ function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
   })
 }
 
-/** Everything that stands ready before the lye goes in: colours, scents, fats and liquids kept for trace. */
+/**
+ * Everything that stands ready before the lye goes in: colours, scents, fats and liquids kept for trace.
+ * @example readySteps(bench({ scents: [scent('Fir', 0.03)] }).ctx).map(({ id }) => id) // ['weigh:scent:fir']
+ */
 export function readySteps(ctx: PlanContext): Step[] {
   const { pots, dividing, onScale, setup } = ctx
   const { result } = onScale

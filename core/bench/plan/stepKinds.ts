@@ -96,13 +96,19 @@ const milkDissolving = {
   normal: 'Yellow, thick, a little curdled.',
   not: 'Orange or brown, a smell of burnt milk: stop and cool it.',
 }
-/** What is normal at a step, and what is not; null where nothing is to be said. */
+/**
+ * What is normal at a step, and what is not; null where nothing is to be said.
+ * @example normalAt({ kind: 'dissolve' }).normal // 'Cloudy, steaming, then clear. It climbs fast.'
+ */
 export function normalAt({ kind, watch }: Step): { normal: string; not: string } | null {
   if (kind === 'dissolve' && watch) return milkDissolving
   if (kind === 'stir-in' && watch) return watch.vessel === 'lye' ? milkDissolving : null
   return stepKinds[kind].normal ?? null
 }
 
-/** What of the bench shows a step: one that watches a temperature while something goes in shows the heat. */
+/**
+ * What of the bench shows a step: one that watches a temperature while something goes in shows the heat.
+ * @example viewOf({ kind: 'weigh' }) // 'weigh'
+ */
 export const viewOf = ({ kind, watch }: Step): StepKindWords['view'] =>
   kind === 'stir-in' && watch ? 'heat' : stepKinds[kind].view

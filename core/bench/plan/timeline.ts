@@ -22,6 +22,7 @@ const longestWait = 180
 /**
  * When each step comes, if the work goes as usual: in the order of the plan, one pair of hands, the vessels cooling by
  * themselves. The moment of meeting is the model's and moves with the first readings.
+ * @example timelineOf(bench().ctx, bench().plan.steps)[0] // { id: 'gate', from: 0, to: 3, waits: 0 }
  */
 export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
   const { onScale, setup } = ctx

@@ -34,7 +34,10 @@ const stuffs = {
 /** What hot lye may be in. */
 export const lyeJugStuffs: readonly VesselStuff[] = stuffs.lye.fits
 
-/** The vessels of a plan by size, each large enough for what it holds and for the stirring. */
+/**
+ * The vessels of a plan by size, each large enough for what it holds and for the stirring.
+ * @example vesselsOf(bench().ctx, bench().plan.steps).map(({ id }) => id) // ['lye-cup', 'lye-jug', 'pan']
+ */
 export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
   const { onScale, library, pots, dividing, document } = ctx
   const { result } = onScale
@@ -138,6 +141,8 @@ const tight = 0.75
  * Which of the workshop's own vessels does for which of a plan: each once, the largest need first, of a stuff that bears it. One of
  * which nobody said what it is made of is offered for nothing hot.
  * @returns names by the id of the plan's vessel
+ * @example [...ownVessels(bench().plan.vessels, [{ id: 'a', name: 'Steel pot', grams: 400, millilitres: 5000, stuff: 'steel' }])]
+ *   // [['pan', 'Steel pot']]
  */
 export function ownVessels(
   vessels: readonly VesselPlan[],
@@ -158,7 +163,10 @@ export function ownVessels(
   return chosen
 }
 
-/** The vessels of a plan, those that are called alike and of one size together: they repeat for pot after pot. */
+/**
+ * The vessels of a plan, those that are called alike and of one size together: they repeat for pot after pot.
+ * @example vesselGroups(bench().plan.vessels).length // 3
+ */
 export function vesselGroups(vessels: readonly VesselPlan[]): VesselPlan[][] {
   const groups = new Map<string, VesselPlan[]>()
   for (const vessel of vessels) {
@@ -168,7 +176,10 @@ export function vesselGroups(vessels: readonly VesselPlan[]): VesselPlan[][] {
   return [...groups.values()]
 }
 
-/** What else lies on the table. */
+/**
+ * What else lies on the table.
+ * @example toolsOf(bench().ctx).length // 7
+ */
 export function toolsOf({ document, setup }: PlanContext): string[] {
   return [
     'Scale, and paper under it',

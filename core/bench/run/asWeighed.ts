@@ -29,7 +29,10 @@ const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
  */
 export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
 const common: Record<string, 'oils' | 'scent'> = { pan: 'oils', 'scent-cup': 'scent' }
-/** Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent for all pots, or joins later. */
+/**
+ * Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent for all pots, or joins later.
+ * @example joins(bench().step('weigh:naoh')) // 'lye'
+ */
 export const joins = ({ vessel }: Step): 'lye' | 'oils' | 'scent' | 'later' =>
   goesIntoLye(vessel) ? 'lye' : (common[vessel ?? ''] ?? 'later')
 
@@ -108,6 +111,7 @@ const weighing = (plan: Plan) => plan.steps.filter(({ weigh }) => weigh)
 /**
  * The whole batch as weighed: superfat by the separate calculation that counts groups and hydroxide from grams.
  * @param added g of warm water stirred in later
+ * @example asWeighed(bench().ctx, bench().plan, ({ weigh }) => weigh.grams).superfat // 0.0549927
  */
 export function asWeighed(ctx: PlanContext, plan: Plan, weights: Weights, added = 0): AsWeighed {
   return figures(
@@ -117,7 +121,10 @@ export function asWeighed(ctx: PlanContext, plan: Plan, weights: Weights, added 
   )
 }
 
-/** g that is really there of what is to be divided: everything that went into the jug, the pan, or both. */
+/**
+ * g that is really there of what is to be divided: everything that went into the jug, the pan, or both.
+ * @example reallyThere(bench().plan, 'oils', ({ weigh }) => weigh.grams) // 1000
+ */
 export function reallyThere(plan: Plan, what: string, weights: Weights): number {
   return sumOf(
     weighing(plan)
@@ -130,7 +137,10 @@ export function reallyThere(plan: Plan, what: string, weights: Weights): number 
   )
 }
 
-/** Each pot as weighed: its own lye or its part of the common one, its part of the oils, what is weighed for it alone. */
+/**
+ * Each pot as weighed: its own lye or its part of the common one, its part of the oils, what is weighed for it alone.
+ * @example potsAsWeighed(bench().ctx, bench().plan, ({ weigh }) => weigh.grams)[0].superfat // 0.0549927
+ */
 export function potsAsWeighed(
   ctx: PlanContext,
   plan: Plan,

@@ -45,6 +45,7 @@ export function usualMinutes(working: number, blender: boolean): Record<BatterSt
 /**
  * °C of a vessel when the lye went into the oils: the last reading before.
  * @param pot whose lye; the first that was combined where none is named
+ * @example celsiusAtCombine(bench().state, 'lye') // null
  */
 export function celsiusAtCombine(
   state: Pick<RunState, 'combined' | 'readings'>,
@@ -58,7 +59,10 @@ export function celsiusAtCombine(
   return before.at(-1)?.celsius ?? null
 }
 
-/** The furthest stage that any pot had reached when it was poured; null where nobody marked. */
+/**
+ * The furthest stage that any pot had reached when it was poured; null where nobody marked.
+ * @example stageAtPour({ marks: [] }) // null
+ */
 export function stageAtPour(state: Pick<RunState, 'marks'>): BatterStage | null {
   const furthest = state.marks
     .filter(({ counted }) => counted)

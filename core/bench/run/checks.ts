@@ -26,6 +26,7 @@ const beforePour = 2
 /**
  * The gel to expect and the checks that follow, from the temperatures at which the batch was really combined.
  * @param pouredAt instant of the pour
+ * @example afterPlan(bench().ctx, bench().state, '2026-03-01T11:00:00Z').checks.map(({ kind }) => kind) // ['peek', 'unmould']
  */
 export function afterPlan(ctx: PlanContext, state: RunState, pouredAt: string): AfterPlan {
   const { document, onScale, library } = ctx
@@ -45,6 +46,7 @@ export function afterPlan(ctx: PlanContext, state: RunState, pouredAt: string): 
  * The same for a batch that was made without the bench, from what its formula says.
  * @param pouredAt instant of the pour
  * @param stage of the batter when it was poured; null where nobody marked
+ * @example afterPlanOf(example, made, shipped, '2026-03-01T11:00:00Z').after.unmould // { from: 25, to: 49 }
  */
 export function afterPlanOf(
   document: FormulaDocument,

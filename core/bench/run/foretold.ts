@@ -36,6 +36,8 @@ function meetingForetold(ctx: PlanContext, plan: Plan, state: RunState): Forecas
  * What the bench foretold of a batch, to be kept beside what became true: °C of the lye jug, minutes on the bench's clock until lye
  * and oils may meet, minutes from there to each stage, hours after the pour in which to unmould, g of batter.
  * @param after what follows the pour
+ * @example foretoldAtBench(bench().ctx, bench().plan, bench().state, { after: { unmould: { from: 20, to: 40 } } })[0]
+ *   // { what: 'peak', at: 81.88, low: 76.88, high: 86.88 }
  */
 export function foretoldAtBench(
   ctx: PlanContext,

@@ -73,6 +73,7 @@ const apartBy = ({ lyeC, oilsC }: Mixed): number =>
 /**
  * What a mark means: trace (null), false trace, a batter that runs away, or one too thick to pour.
  * @param minutes since the lye went in
+ * @example doubtOf(bench().about, 'thick', 3) // 'too-fast'
  */
 export function doubtOf(
   about: AboutBatter,
@@ -85,7 +86,10 @@ export function doubtOf(
   return isCold(mixed) || apartBy(mixed) > about.plan.window.apart + 2 ? 'false-trace' : 'too-fast'
 }
 
-/** g of warm water that a pot may still have: a sixth part or so of its own lye, once. */
+/**
+ * g of warm water that a pot may still have: a sixth part or so of its own lye, once.
+ * @example rescueWater({ ctx: bench().ctx, pot: null }, 0) // 19
+ */
 export function rescueWater({ ctx, pot }: Pick<AboutBatter, 'ctx' | 'pot'>, had: number): number {
   const { lye } = pot === null ? ctx.onScale.result : ctx.pots[pot]!.result
   return Math.max(0, Math.round((lye.pureNaoh + lye.pureKoh) * waterStep - had))
@@ -119,6 +123,7 @@ function openDoubt(
  * @param pot as marks name it; 0 where one batter is all of it
  * @param now minutes on the bench's clock
  * @param since when the pot's lye went in, on the same clock
+ * @example guideOf(bench().about, bench().state, 0, 0, 30) // null
  */
 export function guideOf(
   about: AboutBatter,

@@ -52,6 +52,7 @@ function falling(readings: HeatReading[], since: number): HeatReading[] {
 /**
  * The heat of a run at one moment.
  * @param now minutes since the start of the run
+ * @example heatState(bench().ctx, bench().plan, bench().state, 0, random).peak // null
  */
 export function heatState(
   ctx: PlanContext,
@@ -118,7 +119,10 @@ export function heatState(
   }
 }
 
-/** °C of a vessel at a moment by its curve, or by its last reading. */
+/**
+ * °C of a vessel at a moment by its curve, or by its last reading.
+ * @example forecastC(heatState(bench().ctx, bench().plan, bench().state, 0, random), 'lye', 10) // null
+ */
 export const forecastC = (heat: HeatState, kind: VesselKind, minutes: number): number | null => {
   const curve = heat.curves[kind]
   return curve ? celsiusAt(curve, minutes) : heat[kind]

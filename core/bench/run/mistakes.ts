@@ -13,7 +13,10 @@ export interface Mistake {
   because: string
 }
 
-/** What went wrong in a run, the gravest first: safety, order, weights, temperatures, batter. */
+/**
+ * What went wrong in a run, the gravest first: safety, order, weights, temperatures, batter.
+ * @example mistakesOf(bench().ctx, bench().plan, bench().state) // []
+ */
 export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mistake[] {
   const found: Mistake[] = []
   const { say } = ctx

@@ -36,6 +36,8 @@ const isAlkali = ({ weigh }: Step) =>
  * The choices after an over-pour, each worked out: take some out, let the lye follow (where it is not weighed yet and what is
  * over is fat or acid), make the whole batch that much larger, or go on as it is.
  * @param grams g in the vessel
+ * @example overPour(bench().ctx, bench().plan, bench().state, bench().step('weigh:fat:olive'), 1100).map(({ choice }) => choice)
+ *   // ['take-out', 'match', 'scale', 'accept']
  */
 export function overPour(
   ctx: PlanContext,

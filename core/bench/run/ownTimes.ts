@@ -54,6 +54,7 @@ const potsOf = (seen: readonly Seen[]): number =>
  * later they came than theirs
  * @param today events of this run
  * @param runs events of earlier runs of the same formula, each in order
+ * @example usualTimes([{ cloudy: 1, emulsion: 3, light: 8, medium: 12, thick: 18, 'too-far': 25 }], 0, [], []).from // 'model'
  */
 export function usualTimes(
   models: readonly Record<BatterStage, number>[],

@@ -15,6 +15,7 @@ import { roundTo } from '../../statistics/roundTo'
 /**
  * What a finished run makes of its batch: poured on its day, as it is by the weights, with the checks that follow from when it
  * was poured and how warm; and what the bench had foretold of it. Null while the run has not ended.
+ * @example pouredBy(frozen, { setup: bench().ctx.setup, scale: 1, startedAt: '2026-03-01T09:00:00Z' }, []) // null
  */
 export function pouredBy(
   frozen: Frozen,

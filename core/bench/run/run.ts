@@ -63,7 +63,10 @@ const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: nu
 
 const scooped = ({ scoops }: StepState) => sumOf(scoops, ({ grams }) => grams)
 
-/** Events that hold: each once, those taken back left out. */
+/**
+ * Events that hold: each once, those taken back left out.
+ * @example standingRunEvents([{ id: 'a', kind: 'laundry' }, { id: 'b', kind: 'undone', event: 'a' }]) // []
+ */
 export function standingRunEvents<Event extends RunEvent>(events: readonly Event[]): Event[] {
   const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
   const seen = new Set<string>()
@@ -78,6 +81,7 @@ export function standingRunEvents<Event extends RunEvent>(events: readonly Event
  * The state of a run. Total and repeatable: an event twice counts once; what concerns a step that is done already, or that
  * the plan does not have, changes nothing; after the end nothing does.
  * @param startedAt instant from which minutes count
+ * @example runOf(bench().plan, '2026-03-01T09:00:00Z', []).finished // null
  */
 export function runOf(
   plan: Pick<Plan, 'steps'>,
@@ -226,10 +230,16 @@ export function runOf(
   return state
 }
 
-/** Whether a step was done, and not taken back. */
+/**
+ * Whether a step was done, and not taken back.
+ * @example isDone(bench().state, 'weigh:fat:olive') // false
+ */
 export const isDone = (state: RunState, id: string): boolean => state.steps.get(id)?.doneAt != null
 
-/** The latest thing that can be taken back, with all that was told at the same instant; readings and handing over stay. */
+/**
+ * The latest thing that can be taken back, with all that was told at the same instant; readings and handing over stay.
+ * @example lastTold([{ id: 'a', kind: 'laundry', at: '2026-03-01T09:00:00Z' }]).length // 1
+ */
 export function lastTold(events: readonly RunEvent[]): RunEvent[] {
   const stays = new Set(['read', 'drove', 'finished'])
   const told = standingRunEvents(events).filter(({ kind }) => !stays.has(kind))
@@ -237,15 +247,24 @@ export function lastTold(events: readonly RunEvent[]): RunEvent[] {
   return told.filter((event) => event.at === at)
 }
 
-/** The first step that is not done; null when all are. */
+/**
+ * The first step that is not done; null when all are.
+ * @example nextStep(bench().plan, bench().state).id // 'gate'
+ */
 export const nextStep = (plan: Plan, state: RunState): Step | null =>
   plan.steps.find(({ id }) => !isDone(state, id)) ?? null
 
-/** What a step still waits for. */
+/**
+ * What a step still waits for.
+ * @example waitsFor(bench().plan, bench().state, bench().step('dissolve')).map(({ id }) => id) // ['gate', 'weigh:water', 'weigh:naoh']
+ */
 export const waitsFor = (plan: Plan, state: RunState, step: Step): Step[] =>
   plan.steps.filter(({ id }) => step.after.includes(id) && !isDone(state, id))
 
-/** g that were weighed; what is not weighed yet as it is wanted. */
+/**
+ * g that were weighed; what is not weighed yet as it is wanted.
+ * @example weightsOf(bench().plan, bench().state)(bench().step('weigh:naoh')) // 128
+ */
 export function weightsOf(plan: Plan, state: RunState): (step: Step) => number {
   return (step) => {
     const told = state.steps.get(step.id)
@@ -255,7 +274,10 @@ export function weightsOf(plan: Plan, state: RunState): (step: Step) => number {
   }
 }
 
-/** g wanted of a step: as planned, as an over-pour changed it, or its share of what is really there. */
+/**
+ * g wanted of a step: as planned, as an over-pour changed it, or its share of what is really there.
+ * @example targetOf(bench().plan, bench().state, bench().step('weigh:naoh')) // 128
+ */
 export function targetOf(plan: Plan, state: RunState, step: Step): number {
   const { weigh } = step
   if (!weigh) return 0
@@ -267,12 +289,16 @@ export function targetOf(plan: Plan, state: RunState, step: Step): number {
   return state.targets[step.id] ?? weigh.grams
 }
 
-/** g of warm water that was stirred in, in all pots. */
+/**
+ * g of warm water that was stirred in, in all pots.
+ * @example wateredIn({ watered: { 0: 4, 1: 3 } }) // 7
+ */
 export const wateredIn = (state: RunState): number => sum(Object.values(state.watered))
 
 /**
  * The batch as weighed so far, the rest as wanted.
  * @param trial a step that is under way, and what it would be if it stopped here
+ * @example weighedSoFar(bench().ctx, bench().plan, bench().state).superfat // 0.0549927
  */
 export function weighedSoFar(
   ctx: PlanContext,
@@ -289,17 +315,26 @@ export function weighedSoFar(
   )
 }
 
-/** Whether some lye has met some fat: from then on it cannot be made anew. */
+/**
+ * Whether some lye has met some fat: from then on it cannot be made anew.
+ * @example lyeIsInFats(bench().plan, bench().state) // false
+ */
 export const lyeIsInFats = (plan: Pick<Plan, 'steps'>, state: RunState): boolean =>
   plan.steps.some(
     ({ id, kind, lye }) => (kind === 'combine' || (kind === 'melt' && lye)) && isDone(state, id),
   )
 
-/** Whether every point of the safety check is confirmed. */
+/**
+ * Whether every point of the safety check is confirmed.
+ * @example safetyCheckPassed(bench().ctx, bench().state) // false
+ */
 export const safetyCheckPassed = (ctx: PlanContext, state: RunState): boolean =>
   safetyCheckOf(ctx.document).every(({ id }) => state.confirmed.has(id))
 
-/** Lye is about: from the first of it that is weighed until everything is rinsed. */
+/**
+ * Lye is about: from the first of it that is weighed until everything is rinsed.
+ * @example lyeIsAbout(bench().plan, bench().state) // false
+ */
 export const lyeIsAbout = (plan: Plan, state: RunState): boolean =>
   !isDone(state, 'rinse') &&
   plan.steps.some(({ id, lye }) => lye && (state.steps.get(id)?.scoops.length || isDone(state, id)))

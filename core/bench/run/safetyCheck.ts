@@ -15,7 +15,10 @@ export const safetyPoints: GatePoint[] = [
   { id: 'tools', says: 'No aluminium anywhere; heat-proof PP, HDPE or stainless steel only' },
 ]
 
-/** With potash in the formula its label is read too. */
+/**
+ * With potash in the formula its label is read too.
+ * @example safetyCheckOf(example).map(({ id }) => id) // ['goggles', 'air', 'top', 'lye', 'tools']
+ */
 export function safetyCheckOf(document: FormulaDocument): GatePoint[] {
   if (document.alkali.kohShare <= 0) return safetyPoints
   return safetyPoints.map((point) =>

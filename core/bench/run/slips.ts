@@ -87,6 +87,7 @@ function peakFits(jug: LyeJug, peakC: number | null): boolean {
 /**
  * Compares what was weighed once more with what was written, and finds the single slips that explain it.
  * @param weights g of each step as written
+ * @example slipsOf(bench().ctx, bench().plan, ({ weigh }) => weigh.grams, { lye: null, oils: null, peakC: null }).agrees // true
  */
 export function slipsOf(ctx: PlanContext, plan: Plan, weights: Weights, seen: Seen): SlipCheck {
   const fits = (trial: Weights) =>

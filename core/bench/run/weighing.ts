@@ -20,7 +20,10 @@ const steadyFor = 1000
 /** ms after which a device that says nothing counts as lost. */
 export const silentAfter = 2000
 
-/** Whether the last second of readings holds still, within a step and a half of the scale. */
+/**
+ * Whether the last second of readings holds still, within a step and a half of the scale.
+ * @example isSteady([0, 500, 1000].map((at) => ({ at, grams: 250 })), 1) // true
+ */
 export function isSteady(readings: ScaleReading[], scale: number): boolean {
   const last = readings.at(-1)
   if (!last || last.stable === false) return false

@@ -20,6 +20,7 @@ export const plainClock: DryingClock = { timeAt: (day) => day, dayAt: (time) => 
 /**
  * @param room days that were logged, any
  * @param humidity of the room of late, 0–0.95, in which one day counts as one
+ * @example dryingClock('2026-03-01', [], 0.5).timeAt(7) // 7
  */
 export function dryingClock(
   pouredOn: Day,

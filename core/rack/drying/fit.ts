@@ -239,6 +239,7 @@ function netOf(drawn: readonly Drawn[], random: RandomSource): number {
  * Reads the weigh-ins of marked bars: what is known beforehand and what was weighed, as a cloud of ways the batch may dry. Without
  * any it is the prior. The same random source gives the same cloud.
  * @param clock by which days of drying are counted where the room was logged
+ * @example fitDrying(prior, [], random).drawn.length // 400
  */
 export function fitDrying(
   prior: DryingPrior,
@@ -309,7 +310,10 @@ export interface DryingForecast {
 /** Loss still to come, as a share of the mass at the pour, at which a curve counts as levelled off. */
 const levelAt = 1.5 * dryAt
 
-/** What the fit says of the date, the mass then and the net weight. */
+/**
+ * What the fit says of the date, the mass then and the net weight.
+ * @example dryingForecast(fitDrying(prior, [], random), random).levelled // false
+ */
 export function dryingForecast(drying: Drying, random: RandomSource): DryingForecast {
   const { drawn, lastDay, netBefore, bars } = drying
   const days = sortedOf(drawn, (one) => {
@@ -344,7 +348,10 @@ export function dryingForecast(drying: Drying, random: RandomSource): DryingFore
 
 const curvePoints = 30
 const toHundredth = (grams: number) => roundTo(grams, 2)
-/** g of the mean of the marked bars by day since the pour, to a hundredth. */
+/**
+ * g of the mean of the marked bars by day since the pour, to a hundredth.
+ * @example dryingCurve(fitDrying(prior, [], random), 2).length // 31
+ */
 export function dryingCurve({ drawn, clock }: Drying, untilDay: number): DryingPoint[] {
   return Array.from({ length: curvePoints + 1 }, (_, index) => {
     const day = roundTo((untilDay * index) / curvePoints, 2)

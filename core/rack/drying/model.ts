@@ -28,7 +28,10 @@ export const dryAt = 0.01
 /** What is left after so many halvings. */
 const halved = (times: number) => Math.exp(-Math.LN2 * times)
 
-/** Share of the whole loss that has gone after so many days, 0–1. */
+/**
+ * Share of the whole loss that has gone after so many days, 0–1.
+ * @example goneAfter(shape, 10) // 0.5
+ */
 export function goneAfter(shape: DryingShape, day: number): number {
   if (day <= 0) return 0
   const halves = day / shape.halfDays
@@ -40,14 +43,20 @@ export function goneAfter(shape: DryingShape, day: number): number {
     : first
 }
 
-/** Share of the mass at the pour that is left after so many days. */
+/**
+ * Share of the mass at the pour that is left after so many days.
+ * @example leftAfter(shape, 10) // 0.92
+ */
 export const leftAfter = (shape: DryingShape, day: number): number =>
   1 - shape.loss * goneAfter(shape, day)
 
 /** Days beyond which nobody waits. */
 const never = 3000
 
-/** Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once. */
+/**
+ * Days after the pour at which the loss still to come is a hundredth of the mass; 0 for what was that dry at once.
+ * @example dryDay(shape) // 39.9805
+ */
 export function dryDay(shape: DryingShape, toCome = dryAt): number {
   const wanted = 1 - toCome / shape.loss
   if (shape.loss <= toCome) return 0
@@ -62,7 +71,10 @@ export function dryDay(shape: DryingShape, toCome = dryAt): number {
   return (low + high) / 2
 }
 
-/** g of the marked bars when they were last weighed, their mean, and the share lost since the pour; null before that. */
+/**
+ * g of the marked bars when they were last weighed, their mean, and the share lost since the pour; null before that.
+ * @example lastWeighed({ weighed: [{ grams: 100 }], drying: { grams: 110 } }).lost // 0.0909091
+ */
 export function lastWeighed({
   weighed,
   drying,
