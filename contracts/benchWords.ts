@@ -27,6 +27,10 @@ export const rescues = [
 ] as const
 export type Rescue = (typeof rescues)[number]
 
+/** How frozen a liquid is when the lye goes onto it: hard from the freezer, half ice, or cold without any. */
+export const chills = ['hard', 'slush', 'cold'] as const
+export type Chill = (typeof chills)[number]
+
 /** Why a lye is thrown away and made anew. */
 export const lyeFaults = ['weak', 'scorched', 'other'] as const
 export type LyeFault = (typeof lyeFaults)[number]
@@ -44,6 +48,9 @@ export const usualSetup = {
   guardC: 38,
   thermometer: true,
   meltBy: 'stove' as const,
+  chill: 'hard' as const,
+  tool: null,
+  sends: true,
   oilsOntoLye: false,
   divide: null,
   bulkScent: true,

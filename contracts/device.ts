@@ -28,6 +28,8 @@ const jug = z.strictObject({
   other: grams,
   roomC: z.number(),
   iceC: z.number(),
+  liquidC: z.number().optional(),
+  bySpoon: z.boolean().optional(),
   jugHeat: grams,
 })
 
@@ -41,6 +43,13 @@ export const standInActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('tare') }),
   /** Lye meets water: all the heat of this jug, or of lye that lay open for a year. */
   z.strictObject({ act: z.literal('dissolve'), jug, weak: z.boolean() }),
+  /** A spoon of lye into milk, of which a share is in already. */
+  z.strictObject({
+    act: z.literal('spoon'),
+    jug,
+    share: z.number().min(0).max(1),
+    spoon: z.number().min(0).max(1),
+  }),
   /** On the stove until it is so warm. */
   z.strictObject({ act: z.literal('warm'), vessel, toC: z.number().min(0).max(120), grams }),
   z.strictObject({ act: z.literal('ice'), vessel, on: z.boolean() }),

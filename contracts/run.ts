@@ -3,6 +3,7 @@ import { limitedRecord } from './basics'
 import { idSchema } from './batch'
 import {
   batterStages,
+  chills,
   lyeFaults,
   rescues,
   treatments,
@@ -10,6 +11,7 @@ import {
   vesselKinds,
   vesselStuffs,
 } from './benchWords'
+import { tools } from './words'
 
 /*
  * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
@@ -40,6 +42,12 @@ export const setupSchema = z.strictObject({
   thermometer: z.boolean().default(usualSetup.thermometer),
   /** Hard fats melted by the hot lye instead of by the stove. */
   meltBy: z.enum(['stove', 'lye']).default(usualSetup.meltBy),
+  /** What it is blended or stirred with today; as the formula says where nobody chose. */
+  tool: z.enum(tools).nullable().default(usualSetup.tool),
+  /** Whether a scale sends what it shows; without one every weight is typed. */
+  sends: z.boolean().default(usualSetup.sends),
+  /** How frozen the milk is that takes the lye. */
+  chill: z.enum(chills).default(usualSetup.chill),
   /** The one exception to lye into oils, for lye made on frozen milk. */
   oilsOntoLye: z.boolean().default(usualSetup.oilsOntoLye),
   /** Pots divided before the lye goes in, or as batter at emulsion. */
@@ -81,13 +89,24 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     targets: limitedRecord(stepId, grams.min(0), 300),
   }),
   z.strictObject({ ...base, kind: z.literal('done'), step: stepId }),
+  /** °C of a vessel; of a pot's own lye jug where every pot has one. */
   z.strictObject({
     ...base,
     kind: z.literal('read'),
     vessel: z.enum(vesselKinds),
+    pot: pot.optional(),
     celsius,
     typed: z.boolean(),
   }),
+  /** A spoon of lye stirred into milk; g left in its cup, where somebody weighed it. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('spooned'),
+    step: stepId,
+    left: grams.min(0).nullable(),
+  }),
+  /** How frozen the milk turned out to be. */
+  z.strictObject({ ...base, kind: z.literal('chilled'), how: z.enum(chills) }),
   z.strictObject({
     ...base,
     kind: z.literal('treated'),

@@ -6,7 +6,7 @@ import { usualMinutes } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { heatState } from '#core/bench/run/heatState'
 import { usualTimes } from '#core/bench/run/ownTimes'
-import { contextOf, planFor } from '#core/bench/plan/plan'
+import { contextOf, lyeMadeBy, planFor } from '#core/bench/plan/plan'
 import {
   safetyCheckPassed,
   isDone,
@@ -122,34 +122,56 @@ export function createBench(subject: BenchSubject) {
     looking.value = null
   }
 
+  /** Whose lye jug the thermometer is in, where every pot has one: of the step on screen, else of the lye made last, else as chosen. */
+  const jugChosen = ref<number | null>(null)
+  const jugPot = computed<number | null>(() => {
+    if (plan.value.jugs.length < 2) return null
+    const own = step.value?.lye ? (step.value.weigh?.pot ?? step.value.pot ?? null) : null
+    const made = plan.value.steps.findLast(
+      ({ id, kind }) => kind === 'dissolve' && isDone(state.value, id),
+    )
+    return own ?? jugChosen.value ?? made?.pot ?? 0
+  })
   const heatSince = ref(0)
-  const heat = shallowRef(heatState(ctx.value, plan.value, state.value, 0, randomSource(1)))
+  const heatAt = (at: number) =>
+    heatState(ctx.value, plan.value, state.value, at, randomSource(1), jugPot.value)
+  const heat = shallowRef(heatAt(0))
   function refit() {
-    heat.value = heatState(ctx.value, plan.value, state.value, minutes.value, randomSource(1))
+    heat.value = heatAt(minutes.value)
     heatSince.value = minutes.value
   }
-  watch(() => [state.value.readings, state.value.treated, state.value.order.length], refit, {
-    immediate: true,
-  })
+  watch(
+    () => [state.value.readings, state.value.treated, state.value.order.length, jugPot.value],
+    refit,
+    {
+      immediate: true,
+    },
+  )
 
   /** °C of a vessel: its thermometer, or the last reading that was kept. */
   const celsius = computed<Record<VesselKind, number | null>>(() => ({
     lye: devices.now.value.lye ?? heat.value.lye,
     oils: devices.now.value.oils ?? heat.value.oils,
   }))
+  /** What the lye thermometer says is of the jug that it is in. */
+  const inJug = (vessel: VesselKind) =>
+    vessel === 'lye' && jugPot.value !== null ? { pot: jugPot.value } : {}
   function keepReading(vessel: VesselKind) {
     const value = devices.now.value[vessel]
     if (value !== null && keeper.leading.value)
-      tell({ kind: 'read', vessel, celsius: value, typed: false })
+      tell({ kind: 'read', vessel, ...inJug(vessel), celsius: value, typed: false })
   }
+  const keepTyped = (vessel: VesselKind, celsius: number) =>
+    tell({ kind: 'read', vessel, ...inJug(vessel), celsius, typed: true })
   const lastKept: Record<VesselKind, number> = { lye: -Infinity, oils: -Infinity }
+  const lyeMade = computed(() => isDone(state.value, lyeMadeBy(plan.value, jugPot.value)?.id ?? ''))
   /** Thermometers are worth keeping from the lye to the pour. */
   const watching = computed(() => {
     const has = (kind: string) =>
       plan.value.steps.some((one) => one.kind === kind && isDone(state.value, one.id))
     return {
-      lye: (step.value?.kind === 'dissolve' || has('dissolve')) && !has('combine'),
-      oils: (step.value?.kind === 'melt' || has('melt') || has('dissolve')) && !has('combine'),
+      lye: (step.value?.kind === 'dissolve' || lyeMade.value) && !has('combine'),
+      oils: (step.value?.kind === 'melt' || has('melt') || lyeMade.value) && !has('combine'),
     }
   })
   useIntervalFn(() => {
@@ -218,6 +240,10 @@ export function createBench(subject: BenchSubject) {
     heat,
     celsius,
     keepReading,
+    keepTyped,
+    jugPot,
+    jugChosen,
+    lyeMade,
     usualOf,
     soFar,
     sinceCombined,

@@ -51,9 +51,12 @@ export function useWeighing(bench: Bench) {
   const net = computed(() =>
     gross.value === null ? null : roundTo(gross.value - (base.value ?? 0), 4),
   )
+  /** g of the figure that is being typed, in the workshop's unit; null while none is. */
   const typedGrams = computed(() => {
     const value = Number(typed.value.replace(',', '.'))
-    return typed.value.trim() === '' || Number.isNaN(value) ? null : value
+    return typed.value.trim() === '' || Number.isNaN(value)
+      ? null
+      : bench.ctx.value.say.gramsOf(value)
   })
   /** The vessel was lifted: far less on the scale than when it was tared. */
   const lifted = computed(() => net.value !== null && net.value < -10 * run.scale - 2)

@@ -76,6 +76,10 @@ export function toldWords(event: RunEvent, steps: readonly Step[]): string {
       return 'warm water stirred in'
     case 'rescued':
       return 'what was done about the batter'
+    case 'spooned':
+      return 'a spoon of lye'
+    case 'chilled':
+      return 'how frozen the milk was'
     case 'treated':
       return event.how === 'ice' ? 'into ice water' : 'out of the ice, or warmed'
     case 'restarted':
@@ -97,8 +101,12 @@ export const lyeFaultWords = { weak: 'weak', scorched: 'scorched', other: 'spoil
 
 /** How warm the lye jug will get, and how much of the lye that can tell. */
 export function jugText(jug: LyeJug, say: Formatter): string {
-  const { low, high, frozen } = openJugPeak(jug)
+  const { low, high, frozen, rise } = openJugPeak(jug)
   const range = `${say.temperature(low)} to ${say.temperature(high)}`
+  if (jug.bySpoon)
+    return 'The lye goes in by the spoon and stays under the guard. How warm it gets says nothing about the lye.'
+  if (jug.naoh + jug.koh <= 0 && rise < 2)
+    return 'Ready-mixed lye stays as warm as the room: the oils are brought to it. How warm it is says nothing about the lye.'
   if (frozen)
     return `Frozen liquid keeps the jug cold until it has melted; at its warmest ${range} is to be expected. How warm it gets says nothing about the lye.`
   const sight = sightOf(jug)

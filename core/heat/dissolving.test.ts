@@ -167,7 +167,9 @@ describe('the heat of dissolving', () => {
   it('stays at the room where nothing dissolves, and holds what the jug holds', () => {
     expect(peakWithoutLoss(jug({ water: 0 }))).toBe(20)
     expect(jugCapacity(jug({ naoh: 0, water: 0, jugHeat: 70 }))).toBe(70)
-    expect(jugCapacity(jug({ naoh: 0, water: 100 }))).toBeCloseTo(100 * (4.18 - 1.9 * 0.25), 9)
+    // Water alone holds 4.18 J/gK; 10 g of soda in 90 g take 1.9 × 0.1 off it.
+    expect(jugCapacity(jug({ naoh: 0, water: 100 }))).toBeCloseTo(418, 9)
+    expect(jugCapacity(jug({ naoh: 10, water: 90 }))).toBeCloseTo(100 * (4.18 - 0.19), 9)
   })
 
   it('loses no more than half and a quarter of a small rise, and frozen liquid strays by 5 K more', () => {

@@ -16,13 +16,15 @@ const heatOfSolution = [
 
 /** Potash gives off about 57.6 kJ per mol in much water where soda gives 44.5. */
 const potashHeat = 57.6 / 44.5
-const solidAlkali = 1.49
+/** J/gK of solid alkali. */
+export const solidAlkali = 1.49
 const waterHeat = 4.18
 const iceHeat = 2.1
 const melting = 334
 /** Sugar, protein and fat of milks and juices. */
 const otherHeat = 2
-const tableC = 25
+/** °C of the table. */
+export const tableC = 25
 
 /** Slopes at the points such that the cubic between them never overshoots (Fritsch and Carlson). */
 function monotoneSlopes(points: readonly (readonly [number, number])[]): number[] {
@@ -75,13 +77,13 @@ export function heatPerMol(molesOfWater: number): number {
 const sodaTakes = 1.9
 const potashTakes = 3.9
 /**
- * J/gK of a lye solution by strength, 0.25–0.5; outside as at the ends.
+ * J/gK of a lye solution by strength, 0–0.5, measured from 0.25 on and on the line to water's own below; above as at the end.
  * @param potash share of the alkali's mass that is potash, 0–1
  * @example solutionHeat(1 / 3) // 3.54667
  */
 export const solutionHeat = (strength: number, potash = 0): number =>
   waterHeat -
-  (sodaTakes + (potashTakes - sodaTakes) * potash) * Math.min(0.5, Math.max(0.25, strength))
+  (sodaTakes + (potashTakes - sodaTakes) * potash) * Math.min(0.5, Math.max(0, strength))
 
 /** What meets in the lye jug. g and °C; pure alkali. */
 export interface LyeJug {
@@ -99,6 +101,10 @@ export interface LyeJug {
   /** Of liquids, lye and jug. */
   roomC: number
   iceC: number
+  /** Of what is poured in liquid, where it is colder than the room. */
+  liquidC?: number
+  /** The lye goes in by the spoon, between which it cools: then it has no peak to speak of. */
+  bySpoon?: boolean
   /** J/K of what the jug itself takes up while the lye dissolves; 0 for none. */
   jugHeat: number
 }
@@ -124,6 +130,32 @@ export const heatTakenBy = ({ grams, stuff }: { grams: number; stuff: VesselStuf
   grams * stuffs[stuff].heat * stuffs[stuff].takes
 
 /**
+ * J that dry alkali gives off when it dissolves in all the water there is.
+ * @example heatEvolved(jug) // 123015
+ */
+export function heatEvolved(jug: LyeJug): number {
+  const asSoda = jug.naoh / molarMass.naoh
+  const asKoh = jug.koh / molarMass.koh
+  const moles = asSoda + asKoh + jug.readyNaoh / molarMass.naoh
+  const water = jug.water + jug.ice + jug.readyWater
+  return moles > 0
+    ? 1000 * (asSoda + asKoh * potashHeat) * heatPerMol(water / molarMass.water / moles)
+    : 0
+}
+
+/**
+ * J that the ice of a jug takes to warm to nought, and to melt.
+ * @example iceTakes({ ice: 100, iceC: -18 }) // { warm: 3780, melt: 33400 }
+ */
+export const iceTakes = ({
+  ice,
+  iceC,
+}: Pick<LyeJug, 'ice' | 'iceC'>): { warm: number; melt: number } => ({
+  warm: ice * iceHeat * Math.max(0, -iceC),
+  melt: ice * melting,
+})
+
+/**
  * °C at which everything dissolved would arrive if no heat were lost: one enthalpy balance about 25 °C.
  * Gives the room's temperature when there is no alkali or no water.
  * @example peakWithoutLoss(jug) // 100.122
@@ -134,20 +166,16 @@ export function peakWithoutLoss(jug: LyeJug): number {
   const water = jug.water + jug.ice + jug.readyWater
   if (fresh + ready <= 0 || water <= 0) return jug.roomC
   const diluted = heatPerMol(water / molarMass.water / (fresh + ready))
-  const asKoh = jug.koh / molarMass.koh
-  const evolved = 1000 * (jug.naoh / molarMass.naoh + asKoh * potashHeat) * diluted
+  const evolved = heatEvolved(jug)
   const dilution =
     ready > 0 ? 1000 * ready * (diluted - heatPerMol(jug.readyWater / molarMass.water / ready)) : 0
   const aboveTable = jug.roomC - tableC
+  const liquid = jug.water * waterHeat + jug.other * otherHeat
   const readyGrams = jug.readyNaoh + jug.readyWater
   const readyHeat = readyGrams > 0 ? readyGrams * solutionHeat(jug.readyNaoh / readyGrams) : 0
   const start =
-    ((jug.naoh + jug.koh) * solidAlkali +
-      jug.water * waterHeat +
-      readyHeat +
-      jug.other * otherHeat +
-      jug.jugHeat) *
-      aboveTable +
+    ((jug.naoh + jug.koh) * solidAlkali + readyHeat + jug.jugHeat) * aboveTable +
+    liquid * ((jug.liquidC ?? jug.roomC) - tableC) +
     jug.ice * (iceHeat * jug.iceC - melting - waterHeat * tableC)
   const capacity = jugCapacity(jug)
   return tableC + (evolved + dilution + start) / capacity
@@ -218,7 +246,7 @@ export interface Sight {
 /** °C under which a peak is a sign of weak lye; null where this jug cannot tell. */
 function signAt(jug: LyeJug, { low, rise }: ExpectedPeak): number | null {
   const dry = jug.naoh + jug.koh
-  return jug.ice > 0 || dry <= 0 || rise < tellsFrom ? null : low - slack
+  return jug.bySpoon || jug.ice > 0 || dry <= 0 || rise < tellsFrom ? null : low - slack
 }
 
 /** The same jug with lye of which only a share is lye, the rest water that it has drawn. */

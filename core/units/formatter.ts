@@ -29,6 +29,8 @@ export interface Formatter {
   /** A weight in ounces as pounds and ounces, from 2 lb up; empty where it is less or grams are read. */
   pounds(grams: number): string
   massUnit: 'g' | 'oz'
+  /** g from a figure in that unit. */
+  gramsOf(figure: number): number
   /** Millilitres to be read: whole ones, litres from one up, or fluid ounces. */
   volume(millilitres: number): string
   /** A fraction as a percentage; decimals that say nothing are dropped. */
@@ -123,6 +125,7 @@ export function formatter({
     list: (items, joined) => listed(joined ?? 'bare').format(items),
     massFigure,
     massUnit,
+    gramsOf: (figure) => (system === 'metric' ? figure : figure * gramsPer.oz),
     massDown: (grams) => {
       const step = 10 ** -decimals * (system === 'metric' ? 1 : gramsPer.oz)
       return `${massFigure(Math.floor(grams / step + 1e-6) * step)} ${massUnit}`

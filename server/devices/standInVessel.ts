@@ -1,5 +1,6 @@
 import { iceBath, perMinuteOf } from '#core/heat/cooling'
 import { jugCapacity, peakWithoutLoss, type LyeJug } from '#core/heat/dissolving'
+import { afterSpoon, beginsAt } from '#core/heat/spoons'
 import type { RandomSource } from '#core/statistics/randomSource'
 
 /** s in which most of the lye is dissolved, and in which a stove warms by what is missing. */
@@ -43,6 +44,17 @@ export class StandInVessel {
     this.celsius = jug.roomC
     this.heat = { joules: rise * this.capacity, perSecond: 1 / dissolving }
     this.stirredFor = 0
+  }
+  /**
+   * Lye into milk: what is there warms by what this spoon gives; before the first it is as cold as it came.
+   * @param share of the lye that is in already, 0–1
+   */
+  spoon(jug: LyeJug, share: number, spoon: number): void {
+    this.capacity = Math.max(200, jugCapacity(jug))
+    this.perMinute = perMinuteOf(this.capacity / 4, this.capacity)
+    if (share === 0) this.celsius = this.shown = beginsAt(jug)
+    const rise = afterSpoon(jug, this.celsius, share, spoon) - this.celsius
+    this.heat = { joules: this.heat.joules + rise * this.capacity, perSecond: 1 / 10 }
   }
   /** @param grams what stands on the stove */
   warm(toC: number, grams: number): void {

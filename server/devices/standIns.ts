@@ -93,6 +93,8 @@ export class StandIns {
         return this.scale.tare()
       case 'dissolve':
         return this.lye.dissolve(act.jug, act.weak)
+      case 'spoon':
+        return this.lye.spoon(act.jug, act.share, act.spoon)
       case 'warm':
         return this[act.vessel].warm(act.toC, act.grams)
       case 'ice':

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { usualSetup } from '#contracts/benchWords'
+import { chills, usualSetup } from '#contracts/benchWords'
+import { tools, type Tool } from '#contracts/words'
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
 import { isHard } from '#core/bench/plan/fatSteps'
@@ -12,6 +13,9 @@ import { lyeJugStuffs, stuffWords } from '#core/bench/plan/vessels'
 const { ctx, plan } = defineProps<{ ctx: PlanContext; plan: Plan; fixed: boolean }>()
 const setup = defineModel<RunSetup>({ required: true })
 const { settings, say } = storeToRefs(useWorkshop())
+/** What brings it together, as the formula says where the day has nothing else. */
+const toolWords = { blender: 'stick blender', whisk: 'whisk', spoon: 'spoon' } as const
+const chillWords = { hard: 'frozen hard', slush: 'slush, half ice', cold: 'cold, no ice' } as const
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
 const ownLye = computed(() => lyeByPot(ctx.document))
 const meltable = computed(
@@ -80,6 +84,27 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
       /></label>
       <label class="flex items-center gap-2"
         ><input v-model="setup.thermometer" type="checkbox" /> A thermometer is at hand</label
+      >
+      <label class="flex items-center gap-2"
+        ><input v-model="setup.sends" type="checkbox" /> A scale that sends what it shows</label
+      >
+      <label class="flex items-center justify-between gap-3"
+        >Blended with
+        <select
+          class="field w-44"
+          :value="setup.tool ?? ctx.document.method.tool"
+          @change="setup.tool = ($event.target as HTMLSelectElement).value as Tool"
+        >
+          <option v-for="tool in tools" :key="tool" :value="tool">{{ toolWords[tool] }}</option>
+        </select></label
+      >
+      <label v-if="frozenMilk" class="flex items-center justify-between gap-3"
+        >The milk is
+        <select v-model="setup.chill" class="field w-44">
+          <option v-for="chill in chills" :key="chill" :value="chill">
+            {{ chillWords[chill] }}
+          </option>
+        </select></label
       >
       <label v-if="meltable" class="flex items-start gap-2">
         <input

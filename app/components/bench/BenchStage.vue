@@ -150,6 +150,7 @@ function saveEntries() {
           <GuideLine v-if="guided" />
           <SafetyCheckStep v-if="view === 'safety-check'" />
           <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
+          <SpoonStep v-else-if="view === 'spoons'" :key="step!.id" />
           <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
           <CheckStep v-else-if="view === 'check'" :key="step!.id" />
           <BatterStep v-else-if="view === 'batter'" :key="step!.id" />

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { VesselKind } from '#contracts/benchWords'
+import { jugOf } from '#core/bench/plan/plan'
+import { openJugPeak } from '#core/heat/dissolving'
 
 /** Both thermometers, their curves and what follows from them. */
 const bench = useBench()
@@ -11,17 +13,14 @@ const vessels: { kind: VesselKind; says: string; colour: string }[] = [
   { kind: 'lye', says: 'Lye jug', colour: '#ff8d75' },
   { kind: 'oils', says: 'Oils', colour: '#e8c25d' },
 ]
-const dissolved = computed(() =>
-  plan.value.steps.some(
-    ({ id, kind }) => kind === 'dissolve' && state.value.steps.get(id)?.doneAt != null,
-  ),
-)
+const dissolved = bench.lyeMade
+const jug = computed(() => jugOf(plan.value, bench.jugPot.value))
 const hasReadings = computed(
   () => state.value.readings.lye.length + state.value.readings.oils.length > 1,
 )
 const combined = computed(() => state.value.combined.length > 0)
 const peakWords = computed(() => {
-  const { low, high } = plan.value.peak
+  const { low, high } = openJugPeak(jug.value)
   return `${say.value.temperature(low)} to ${say.value.temperature(high)}`
 })
 /** The number is only shown once it is allowed to be about lye. */
@@ -39,12 +38,7 @@ const typed = ref('')
 function keepTyped() {
   const value = Number(typed.value.replace(',', '.'))
   if (typed.value.trim() && !Number.isNaN(value) && typedFor.value)
-    bench.tell({
-      kind: 'read',
-      vessel: typedFor.value,
-      celsius: say.value.celsiusOf(value),
-      typed: true,
-    })
+    bench.keepTyped(typedFor.value, say.value.celsiusOf(value))
   typed.value = ''
   typedFor.value = null
 }
@@ -52,6 +46,26 @@ function keepTyped() {
 
 <template>
   <section aria-label="Temperatures">
+    <label
+      v-if="plan.jugs.length > 1 && !combined"
+      class="mb-1 flex items-center gap-2 text-[15px]"
+    >
+      The lye thermometer is in
+      <select
+        class="min-h-11 flex-1 border border-line-3 bg-transparent px-2 text-ink"
+        :value="bench.jugPot.value"
+        @change="bench.jugChosen.value = Number(($event.target as HTMLSelectElement).value)"
+      >
+        <option
+          v-for="(pot, index) in plan.pots"
+          :key="index"
+          class="text-[#182022]"
+          :value="index"
+        >
+          {{ pot.name }}
+        </option>
+      </select>
+    </label>
     <div class="max-lg:grid max-lg:grid-cols-2 max-lg:gap-x-6">
       <div
         v-for="vessel in vessels"
@@ -89,6 +103,7 @@ function keepTyped() {
             inputmode="decimal"
             :aria-label="`Temperature of ${vessel.says}`"
             autofocus
+            @blur="keepTyped"
           />
           <button type="submit" class="min-h-12 bg-[#2d393b] px-3 font-bold">Keep</button>
         </form>
@@ -105,7 +120,7 @@ function keepTyped() {
       v-if="relevant && !dissolved"
       class="figure mt-3 border-t border-line pt-3 text-[15px] leading-normal text-ink-2"
     >
-      {{ jugText(plan.jug, say) }}
+      {{ jugText(jug, say) }}
     </p>
     <div
       v-if="heat.weakLye && !state.laundry"

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { isIn, mayCombine } from '#core/heat/meeting'
+import { jugOf } from '#core/bench/plan/plan'
+import { openJugPeak } from '#core/heat/dissolving'
 import { normalAt } from '#core/bench/plan/stepKinds'
 import { forecastC } from '#core/bench/run/heatState'
 
@@ -30,6 +32,8 @@ const ready = computed(() => {
   }
   return true
 })
+/** Of the jug that the thermometer is in. */
+const peak = computed(() => openJugPeak(jugOf(plan.value, bench.jugPot.value)))
 const normal = computed(() => normalAt(step.value!))
 /** When a cooling vessel will be there. */
 const there = computed(() => {
@@ -74,8 +78,7 @@ useBenchKeys({ r: makeAnew })
 useBenchKeys({ ' ': next, Enter: next, i: () => ice('lye'), o: () => ice('oils') })
 const mainWords = computed(() => {
   if (done.value) return { says: 'Done', hint: '→ goes on' }
-  if (kind.value === 'dissolve')
-    return { says: watch.value ? 'All of it is in' : 'Dissolved and clear', hint: 'Space' }
+  if (kind.value === 'dissolve') return { says: 'Dissolved and clear', hint: 'Space' }
   if (kind.value === 'stir-in') return { says: 'All of it is in', hint: 'Space' }
   if (ready.value)
     return { says: kind.value === 'meet' ? 'They meet: combine' : 'Cool enough', hint: 'Space' }
@@ -138,8 +141,8 @@ const degrees = (value: number | null) =>
           of {{ say.temperature(watch.most) }}</template
         >
         <template v-else-if="kind === 'dissolve'">
-          expected at its hottest: {{ say.temperature(plan.peak.low) }} to
-          {{ say.temperature(plan.peak.high) }}
+          expected at its hottest: {{ say.temperature(peak.low) }} to
+          {{ say.temperature(peak.high) }}
         </template>
         <template v-if="there !== null">, about {{ clock.timeOf(there) }}</template>
         <template v-if="kind === 'dissolve' || kind === 'stir-in'">

@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import { lyeJugsOf } from '#core/bench/plan/jug'
+import { jugOf } from '#core/bench/plan/plan'
+import { spoons } from '#core/heat/spoons'
+
 /** The stand-ins' own little world: pour, spoon, stove and ice, so that the bench has something to listen to. */
 const bench = useBench()
 const { devices, step, plan, state, target, speed, practising, stepState, run } = bench
+/** The jug of the step, with its milk as it turned out to be. */
+const milkJug = computed(
+  () =>
+    lyeJugsOf(bench.ctx.value, state.value.chill ?? run.setup.chill)[step.value?.pot ?? 0] ??
+    plan.value.jug,
+)
 const weak = ref(false)
 const silent = ref({ scale: false, lye: false, oils: false })
 const toGo = computed(() => Math.max(0, target.value - (stepState.value?.grams ?? 0)))
@@ -45,12 +55,24 @@ const keys = computed(() => {
       { key: 'v', says: 'Empty vessel on', act: () => act({ act: 'place', grams: 180 }) },
       { key: 'l', says: 'Vessel off', act: () => act({ act: 'lift' }) },
     ]
+  if (step.value?.kind === 'dissolve' && step.value.watch)
+    return [
+      {
+        key: 'p',
+        says: 'A spoon of lye in',
+        act: () => {
+          const share = (state.value.spooned[step.value!.id]?.length ?? 0) / spoons
+          return act({ act: 'spoon', jug: milkJug.value, share, spoon: 1 / spoons })
+        },
+      },
+    ]
   if (step.value?.kind === 'dissolve')
     return [
       {
         key: 'p',
         says: 'Pour the lye in',
-        act: () => act({ act: 'dissolve', jug: plan.value.jug, weak: weak.value }),
+        act: () =>
+          act({ act: 'dissolve', jug: jugOf(plan.value, bench.jugPot.value), weak: weak.value }),
       },
       {
         key: 'm',

@@ -125,8 +125,10 @@ function pourStep(ctx: PlanContext, pot: number | null, after: string[]): Step {
 }
 
 /** What is over once the last of it is poured. */
-const coverSteps = ({ document, say }: PlanContext, poured: string): Step[] => {
+const coverSteps = ({ document, say, scorches }: PlanContext, poured: string): Step[] => {
   const { method } = document
+  // Milk that nobody decided about is kept cool: wrapped, it browns and cracks.
+  const cool = method.gel === 'prevent' || (scorches && method.gel === 'leave')
   return [
     {
       id: 'cover',
@@ -134,16 +136,15 @@ const coverSteps = ({ document, say }: PlanContext, poured: string): Step[] => {
       says:
         method.gel === 'force'
           ? 'Cover it, wrap it warm'
-          : method.gel === 'prevent'
+          : cool
             ? 'Cover it, keep it cool'
             : 'Cover it and leave it',
-      short:
-        method.gel === 'force' ? 'Cover, wrap' : method.gel === 'prevent' ? 'Cover, cool' : 'Cover',
+      short: method.gel === 'force' ? 'Cover, wrap' : cool ? 'Cover, cool' : 'Cover',
       how:
         method.gel === 'force'
           ? `A lid against ash, towels round it, on a heating mat for about 3 hours or in an oven of about ${say.temperature(75)} that is then switched off.`
-          : method.gel === 'prevent'
-            ? 'A lid against ash, no wrapping; a cool spot or the fridge.'
+          : cool
+            ? `A lid against ash, no wrapping; a cool spot or the fridge.${scorches ? ' Milk warms by itself: at the cut look for a half-gelled ring in the middle.' : ''}`
             : 'A lid against ash, out of draughts.',
       minutes: 2,
       after: [poured],

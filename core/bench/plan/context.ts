@@ -1,7 +1,8 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { Portion } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
-import type { Window } from '../../heat/meeting'
+import type { PlanWindow } from './window'
+import type { LyeJug } from '../../heat/dissolving'
 import type { OnScale } from '../../formula/onScale'
 import type { Library } from '../../materials/library'
 import type { Formatter } from '../../units/formatter'
@@ -22,7 +23,9 @@ export interface PlanContext {
   /** The hot lye melts the hard fats: the two are one before there is anything to wait for. */
   meltsByLye: boolean
   /** When lye and oils may be combined. */
-  window: Window
+  window: PlanWindow
+  /** One lye jug of each pot, or the one for all. */
+  jugs: LyeJug[]
 }
 
 /** Shares of the target within which a weighing is as planned; at least one step of the scale. */

@@ -1,6 +1,7 @@
 import { heatTakenBy, jugCapacity, type LyeJug } from '../../heat/dissolving'
 import { perMinuteOf } from '../../heat/cooling'
 import { lyeDensity } from '../../formula/volume'
+import type { Chill } from '#contracts/benchWords'
 import type { RunSetup } from '#contracts/run'
 import type { FormulaResult } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
@@ -8,8 +9,14 @@ import type { PlanContext } from './context'
 import { lyeByPot } from './pots'
 import { sumOf } from '../../statistics/sum'
 
-/** °C of a freezer. */
-const freezerC = -18
+/** °C of a freezer, of slush, and of a fridge; and how much of the liquid is ice then. */
+const chilled = {
+  hard: { celsius: -18, ice: 1 },
+  slush: { celsius: 0, ice: 0.5 },
+  cold: { celsius: 5, ice: 0 },
+} as const satisfies Record<Chill, { celsius: number; ice: number }>
+/** °C of ice cubes. */
+const cubesC = chilled.hard.celsius
 
 /**
  * What meets in a lye jug, for its heat: everything that is in it when the lye goes in. What is stirred into cooled lye comes
@@ -19,7 +26,7 @@ const freezerC = -18
 export function jugHeatOf(
   document: FormulaDocument,
   result: FormulaResult,
-  { roomC, jug }: Pick<RunSetup, 'roomC' | 'jug'>,
+  { roomC, jug, chill = 'hard' }: Pick<RunSetup, 'roomC' | 'jug'> & { chill?: Chill },
 ): LyeJug {
   const { lye, water } = result
   const inJug = result.liquids.filter(
@@ -28,29 +35,49 @@ export function jugHeatOf(
   const frozen = inJug.filter(({ way }) => way === 'frozen')
   const poured = inJug.filter(({ way }) => way !== 'frozen')
   const ready = lye.solution !== null
+  const { celsius, ice: iced } = chilled[chill]
+  const frozenWater = sumOf(frozen, ({ waterGrams }) => waterGrams)
+  const ice = water.ice + frozenWater * iced
+  const thawed = frozenWater * (1 - iced)
+  const pouredWater =
+    Math.max(0, water.weighed - water.ice) + sumOf(poured, ({ waterGrams }) => waterGrams)
   return {
     naoh: ready ? 0 : lye.naoh * document.alkali.naohPurity,
     koh: lye.koh * document.alkali.kohPurity,
     readyNaoh: ready ? lye.pureNaoh : 0,
     readyWater: water.inSolution,
-    water: Math.max(0, water.weighed - water.ice) + sumOf(poured, ({ waterGrams }) => waterGrams),
-    ice: water.ice + sumOf(frozen, ({ waterGrams }) => waterGrams),
+    water: pouredWater + thawed,
+    ice,
     other: sumOf(inJug, ({ grams, waterGrams }) => grams - waterGrams),
     roomC,
-    iceC: freezerC,
+    iceC: ice > 0 ? (water.ice * cubesC + frozenWater * iced * celsius) / ice : cubesC,
+    ...(thawed > 0
+      ? { liquidC: (pouredWater * roomC + thawed * celsius) / (pouredWater + thawed) }
+      : {}),
+    ...(frozen.length ? { bySpoon: true } : {}),
     jugHeat: heatTakenBy(jug),
   }
 }
 
 /**
- * The one lye jug of a plan, or the largest of several.
- * @example lyeJugOf(bench().ctx).naoh // 128
+ * The lye jugs of a plan: one of each pot, or the one for all of them.
+ * @param chill how frozen the milk is; as the maker meant it to be where nothing else is said
+ * @example lyeJugsOf(bench().ctx)[0].naoh // 128
  */
-export function lyeJugOf({ document, onScale, pots, setup }: PlanContext): LyeJug {
-  if (!lyeByPot(document)) return jugHeatOf(document, onScale.result, setup)
-  const [largest] = [...pots].sort((a, b) => b.result.lye.naoh - a.result.lye.naoh)
-  return jugHeatOf(largest!.document, largest!.result, setup)
+export function lyeJugsOf(
+  { document, onScale, pots, setup }: Pick<PlanContext, 'document' | 'onScale' | 'pots' | 'setup'>,
+  chill = setup.chill,
+): LyeJug[] {
+  const own = lyeByPot(document) ? pots : [{ document, result: onScale.result }]
+  return own.map((pot) => jugHeatOf(pot.document, pot.result, { ...setup, chill }))
 }
+
+/**
+ * The one lye jug of a plan, or the largest of several.
+ * @example lyeJugOf([{ ...jug, naoh: 90 }, jug]).naoh // 136
+ */
+export const lyeJugOf = (jugs: readonly LyeJug[]): LyeJug =>
+  jugs.reduce((most, jug) => (jug.naoh + jug.readyNaoh > most.naoh + most.readyNaoh ? jug : most))
 
 /** J/gK and g/ml of fats when melted. */
 const fats = { heat: 2, density: 0.91 }

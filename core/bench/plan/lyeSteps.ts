@@ -3,9 +3,66 @@ import { inSentence } from '../../units/language'
 import { milkWay, scorches } from '../../water/milk'
 import { at, forPot, portionStep, weighStep, type PlanContext } from './context'
 import type { Step } from './step'
+import { sumOf } from '../../statistics/sum'
 
 /** °C under which lactate and its like go into the lye. */
 const lactateC = 50
+
+/** Water to lye up to which dry lye only just dissolves: it spits, and what dries or cools crystallises. */
+const strongTo = 1.1
+
+/** Whether dry lye meets so little water that it needs care of its own. */
+function isStrong({ lye, water }: FormulaResult, liquids: { waterGrams: number }[]): boolean {
+  const alkali = lye.solution === null ? lye.pureNaoh + lye.pureKoh : 0
+  return (
+    alkali > 0 && water.weighed + sumOf(liquids, ({ waterGrams }) => waterGrams) < alkali * strongTo
+  )
+}
+
+/** How lye and liquid come together. */
+function dissolveWords({
+  lye,
+  frozen,
+  wet,
+  strong,
+}: {
+  lye: FormulaResult['lye']
+  frozen: { name: string } | undefined
+  wet: boolean
+  strong: boolean
+}): Pick<Step, 'says' | 'short' | 'how' | 'why'> {
+  if (frozen) {
+    const name = inSentence(frozen.name)
+    return {
+      says: `Sprinkle the lye on the frozen ${name}`,
+      short: `Lye onto ${name}`,
+      how: 'A spoon at a time, stirring all the while; wait whenever it nears the guard. Yellow is normal. Orange means stop.',
+      why: 'The ice takes the heat of the lye, so that the sugar does not brown.',
+    }
+  }
+  if (lye.solution !== null && lye.koh > 0)
+    return {
+      says: `Potash into the ${wet ? 'water, then the lye solution' : 'lye solution'}, slowly, stirring`,
+      short: 'Potash and lye solution, stir',
+      how: 'Stir until no grit is left; keep your face out of the steam. It warms up.',
+    }
+  if (lye.solution !== null)
+    return {
+      says: 'Lye solution into the water',
+      short: 'Lye solution into water',
+      how: 'It warms up again. Stir, and let it stand.',
+    }
+  return {
+    says: 'Lye into the water, slowly, stirring',
+    short: 'Lye into water, stir',
+    how: strong
+      ? 'In four or five parts, each stirred clear before the next. It spits and boils: a tall jug, your face well away, never all at once.'
+      : 'Never water onto lye: it erupts. Stir until no grit is left. Cloudy, then clear, is normal; keep your face out of the steam.',
+    why: strong
+      ? 'At about 1 : 1 lye only just dissolves. What dries on the rim or cools too far turns to crystals: do not pour those, warm it until it is clear.'
+      : undefined,
+  }
+}
 
 /**
  * The steps that make one jug of lye, in the order of the work. `pot` is null when one jug serves all.
@@ -85,19 +142,23 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
     )
   const inJug = ids()
 
+  /** Nothing to thin it with and nothing dry beside it: what is weighed is the lye itself. */
+  const asItIs = lye.solution !== null && !inJug.length && !(lye.koh > 0)
   const lyeStep = (kind: 'naoh' | 'koh' | 'solution', name: string, grams: number) =>
     steps.push(
       weighStep(ctx, {
         id: `weigh:${kind}`,
         says:
           kind === 'solution'
-            ? `Weigh the ready lye solution in its own dry jug${named}`
+            ? `Weigh the ready lye solution ${asItIs ? 'into the lye jug' : 'in its own dry jug'}${named}`
             : `Weigh the ${kind === 'koh' ? 'potash' : 'lye'} in its own dry cup${named}`,
         short: `${kind === 'solution' ? 'Lye solution' : kind === 'koh' ? 'Potash, own cup' : 'Lye, own cup'}${named}`,
-        how: 'Never into the water jug: what is poured cannot be taken back.',
+        how: asItIs
+          ? 'It is the whole lye: nothing thins it, and it stays as warm as the room. No crystals on its ground.'
+          : 'Never into the water jug: what is poured cannot be taken back.',
         why: 'The number was worked out in two separate ways that agree.',
         after: ['gate'],
-        vessel: at(kind === 'koh' ? 'koh-cup' : 'lye-cup', pot),
+        vessel: asItIs ? jug : at(kind === 'koh' ? 'koh-cup' : 'lye-cup', pot),
         lye: true,
         weigh: { kind, id: kind, name, substance: 'lye', grams, pot, alone: true },
       }),
@@ -111,38 +172,32 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
     scorches(library.liquids.get(id) ?? { sugar: 0, fat: 0 }),
   )
   const guard = milkInJug ? { watch: { vessel: 'lye' as const, most: setup.guardC } } : {}
-  steps.push({
-    id: at('dissolve', pot),
+  const strong = !frozen && isStrong(result, before)
+  const words = dissolveWords({ lye, frozen, wet: inJug.length > 0, strong })
+  const made = asItIs ? at('weigh:solution', pot) : at('dissolve', pot)
+  const dissolve: Step = {
+    id: made,
     kind: 'dissolve',
-    says: frozen
-      ? `Sprinkle the lye on the frozen ${inSentence(frozen.name)}${named}`
-      : lye.solution
-        ? `Lye solution into the water${named}`
-        : `Lye into the water, slowly, stirring${named}`,
-    short: frozen ? `Lye onto ${inSentence(frozen.name)}${named}` : `Lye into water, stir${named}`,
-    how: frozen
-      ? 'Bit by bit, stirring all the time; wait whenever it nears the guard. Yellow is normal. Orange means stop.'
-      : lye.solution
-        ? 'It warms up again. Stir, and let it stand.'
-        : 'Never water onto lye: it erupts. Stir until no grit is left. Cloudy, then clear, is normal; keep your face out of the steam.',
-    why: frozen
-      ? 'The ice takes the heat of the lye, so that the sugar does not brown.'
-      : undefined,
-    minutes: frozen ? 20 : lye.solution ? 2 : 4,
+    says: words.says + named,
+    short: words.short + named,
+    how: words.how,
+    why: words.why,
+    minutes: frozen ? 20 : lye.koh <= 0 && lye.solution ? 2 : strong ? 8 : 4,
     after: ['gate', ...inJug, ...lyeIds],
     vessel: jug,
     pot: pot ?? undefined,
     needed: true,
     lye: true,
     ...guard,
-  })
+  }
+  if (!asItIs) steps.push(dissolve)
   for (const extra of extras('lye'))
     steps.push(
       portionStep(ctx, 'additive', extra, pot, {
         says: `Weigh the ${inSentence(extra.name)} into the lye and stir${named}`,
         short: `${extra.name} into lye${named}`,
         how: 'While the lye is still warm; a sieve catches what does not dissolve.',
-        after: [at('dissolve', pot)],
+        after: [made],
         vessel: jug,
         alone: true,
       }),
@@ -161,7 +216,7 @@ export function lyeSteps(ctx: PlanContext, result: FormulaResult, pot: number | 
         ? 'A lid against splashes, not against steam. Do something else meanwhile.'
         : 'No thermometer: the jug must feel no warmer than your hand.',
       minutes: 0,
-      after: [at('dissolve', pot)],
+      after: [made],
       watch: { vessel: 'lye', most },
       vessel: jug,
       pot: pot ?? undefined,

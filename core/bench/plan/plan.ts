@@ -1,9 +1,10 @@
+import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
+import type { Tool } from '#contracts/words'
 import { partColour, thumbnailOf } from '../../formula/thumbnail'
 import { frozenLibrary } from '../../formula/frozen'
 import { onScale as roundToScale } from '../../formula/onScale'
-import { windowOf, type Window } from '../../heat/meeting'
 import { libraryIn } from '../../materials/inUnits'
 import { openJugPeak, type LyeJug } from '../../heat/dissolving'
 import type { Formatter } from '../../units/formatter'
@@ -11,7 +12,7 @@ import { scorchingLiquids } from '../../water/milk'
 import { batterSteps } from './batterSteps'
 import { toleranceOf, type PlanContext } from './context'
 import { fatsAt, fatSteps, isHard } from './fatSteps'
-import { lyeJugOf } from './jug'
+import { lyeJugOf, lyeJugsOf } from './jug'
 import { lyeSteps } from './lyeSteps'
 import { dividingOf, lyeByPot, potsOf, type Dividing } from './pots'
 import { readySteps } from './readySteps'
@@ -20,6 +21,7 @@ import { sumOf } from '../../statistics/sum'
 import type { PotPlan, Step, VesselPlan } from './step'
 import { timelineOf, type TimedStep } from './timeline'
 import { toolsOf, vesselsOf } from './vessels'
+import { planWindow, type PlanWindow } from './window'
 import { workingTime } from '../../batter/workingTime'
 
 /** A batch as an ordered list of steps for its own method. */
@@ -32,7 +34,9 @@ export interface Plan {
   times: TimedStep[]
   /** Minutes from the first step to the last. */
   minutes: number
-  window: Window
+  window: PlanWindow
+  /** One of each pot, or the one for all; and the largest of them. */
+  jugs: LyeJug[]
   jug: LyeJug
   peak: { low: number; high: number }
   /** Minutes from emulsion to too thick, by the model. */
@@ -45,7 +49,7 @@ export interface Plan {
 
 /**
  * Everything the plan is made from: a batch's frozen formula, the day's setup, the workshop's scale.
- * @example contextOf(frozen, bench().ctx.setup, 1, say).window // { lye: { low: 32, high: 38 }, oils: { low: 32, high: 38 }, apart: 5 }
+ * @example contextOf(frozen, bench().ctx.setup, 1, say).window // { lye: { low: 32, high: 38 }, oils: { low: 32, high: 38 }, apart: 5, asItIs: null }
  */
 export function contextOf(
   frozen: Frozen,
@@ -54,15 +58,17 @@ export function contextOf(
   say: Formatter,
 ): PlanContext {
   const library = libraryIn(frozenLibrary(frozen), say)
-  const { document } = frozen
+  const document = madeWith(frozen.document, setup.tool)
   const onScale = roundToScale(document, library, scale)
   const scorches = scorchingLiquids(document, library).length > 0
-  const { lyeC, oilsC } = document.method
+  const pots = potsOf(document, onScale)
+  const jugs = lyeJugsOf({ document, onScale, pots, setup })
   return {
     document,
     library,
     onScale,
-    pots: potsOf(document, onScale),
+    pots,
+    jugs,
     dividing: dividingOf(document, setup.divide),
     setup,
     say,
@@ -72,8 +78,37 @@ export function contextOf(
       !scorches &&
       !lyeByPot(document) &&
       fatsAt(onScale.result, 'pot').some(({ id, grams }) => grams > 0 && isHard(library, id)),
-    window: windowOf(lyeC, oilsC, scorches ? setup.guardC : null),
+    window: planWindow(document, jugs, scorches ? setup.guardC : null),
   }
+}
+
+/** How lye is brought together with oils that is not waited for. */
+const meetsAsItIs = ({ document, say, window }: PlanContext, how: 'milk' | 'room'): string =>
+  how === 'milk'
+    ? `The milk-lye goes in as soon as it is smooth, under ${say.temperature(window.lye.high)}; the oils warm, at about ${say.temperature(document.method.oilsC)}. Together they are warm enough.`
+    : `Ready-mixed lye stays as warm as the room: only the oils are brought to it, to about ${say.temperature(document.method.oilsC)}.`
+
+/** A formula made with what is at hand today; as it says where nobody chose. */
+const madeWith = (document: FormulaDocument, tool: Tool | null): FormulaDocument =>
+  tool === null ? document : { ...document, method: { ...document.method, tool } }
+
+/**
+ * The lye jug of a pot, or the one for all.
+ * @example jugOf(bench().plan, null).naoh // 128
+ */
+export const jugOf = ({ jugs }: Pick<Plan, 'jugs'>, pot: number | null): LyeJug =>
+  jugs[pot ?? 0] ?? jugs[0]!
+
+/**
+ * The step after which there is a lye, of a pot or for all: it is dissolved or thinned, or ready-mixed and weighed.
+ * @example lyeMadeBy(bench().plan, null).id // 'dissolve'
+ */
+export function lyeMadeBy({ steps }: Pick<Plan, 'steps'>, pot: number | null): Step | undefined {
+  const own = steps.filter((step) => pot === null || (step.weigh?.pot ?? step.pot ?? pot) === pot)
+  return (
+    own.find(({ kind }) => kind === 'dissolve') ??
+    own.find(({ weigh }) => weigh?.kind === 'solution')
+  )
 }
 
 function usualSteps(ctx: PlanContext): Step[] {
@@ -123,9 +158,11 @@ function usualSteps(ctx: PlanContext): Step[] {
     short: ctx.meltsByLye ? 'One warm liquid' : 'Temperatures meet',
     how: ctx.meltsByLye
       ? 'The hot lye is in the fats already; what is left of it goes in now.'
-      : setup.thermometer
-        ? `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, ${say.degreesApart(3)} to either side.`
-        : 'No thermometer: both vessels warm to the hand, not hot, and alike.',
+      : !setup.thermometer
+        ? 'No thermometer: both vessels warm to the hand, not hot, and alike.'
+        : ctx.window.asItIs
+          ? meetsAsItIs(ctx, ctx.window.asItIs)
+          : `Lye ${say.temperature(method.lyeC)} and oils ${say.temperature(method.oilsC)}, ${say.degreesApart(3)} to either side.`,
     why: 'Far apart or too cold, hard fat sets before there is soap: false trace.',
     minutes: 1,
     after: [...lye, ...fats].map(({ id }) => id),
@@ -282,7 +319,7 @@ export function planFor(ctx: PlanContext): Plan {
   const { document, library, onScale } = ctx
   const steps = arrange(usualSteps(ctx), ctx.setup)
   const times = timelineOf(ctx, steps)
-  const jug = lyeJugOf(ctx)
+  const jug = lyeJugOf(ctx.jugs)
   return {
     steps,
     pots: potPlans(ctx, steps),
@@ -292,6 +329,7 @@ export function planFor(ctx: PlanContext): Plan {
     times,
     minutes: times.at(-1)?.to ?? 0,
     window: ctx.window,
+    jugs: ctx.jugs,
     jug,
     peak: openJugPeak(jug),
     working: workingTime(document, onScale.result, library).minutes,

@@ -4,7 +4,7 @@ import type { Step, StepKind } from './step'
 /** All that Mantle knows of a kind of step besides what a plan says of it. */
 export interface StepKindWords {
   /** What of the bench shows it. */
-  view: 'safety-check' | 'weigh' | 'heat' | 'check' | 'batter' | 'pour' | 'do'
+  view: 'safety-check' | 'weigh' | 'heat' | 'spoons' | 'check' | 'batter' | 'pour' | 'do'
   /** What is normal at it, and what is not. */
   normal?: { normal: string; not: string }
   /** Vessels whose temperature is written down when it is done. */
@@ -107,8 +107,14 @@ export function normalAt({ kind, watch }: Step): { normal: string; not: string }
 }
 
 /**
- * What of the bench shows a step: one that watches a temperature while something goes in shows the heat.
+ * What of the bench shows a step: one that watches a temperature while something goes in shows the heat, lye into milk its spoons.
  * @example viewOf({ kind: 'weigh' }) // 'weigh'
  */
 export const viewOf = ({ kind, watch }: Step): StepKindWords['view'] =>
-  kind === 'stir-in' && watch ? 'heat' : stepKinds[kind].view
+  !watch
+    ? stepKinds[kind].view
+    : kind === 'stir-in'
+      ? 'heat'
+      : kind === 'dissolve'
+        ? 'spoons'
+        : stepKinds[kind].view

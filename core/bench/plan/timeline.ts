@@ -2,7 +2,7 @@ import { openJugPeak } from '../../heat/dissolving'
 import { minuteAt, usualPower, type Curve } from '../../heat/cooling'
 import { meetingOf } from '../../heat/meeting'
 import type { PlanContext } from './context'
-import { lyeJugOf, usualCooling } from './jug'
+import { lyeJugOf, lyeJugsOf, usualCooling } from './jug'
 import type { Step } from './step'
 
 export interface TimedStep {
@@ -27,7 +27,7 @@ const longestWait = 180
 export function timelineOf(ctx: PlanContext, steps: Step[]): TimedStep[] {
   const { onScale, setup } = ctx
   const { result } = onScale
-  const jug = lyeJugOf(ctx)
+  const jug = lyeJugOf(lyeJugsOf(ctx))
   const cooling = usualCooling(jug, result)
   const peak = openJugPeak(jug)
   const lye: Curve = {

@@ -67,7 +67,12 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
     const name = pot === null ? '' : `, ${pots[pot]!.name}`
     if (own.lye.naoh > 0)
       add(at('lye-cup', pot), 'Dry cup for the lye', name, own.lye.naoh / flakes, 1.4, stuffs.lye)
-    if (own.lye.solution)
+    if (
+      own.lye.solution &&
+      !steps.some(
+        ({ id, vessel }) => id === at('weigh:solution', pot) && vessel === at('lye-jug', pot),
+      )
+    )
       add(
         at('lye-cup', pot),
         'Dry jug for the lye solution',

@@ -43,6 +43,20 @@ export function usualMinutes(working: number, blender: boolean): Record<BatterSt
 }
 
 /**
+ * The readings of a vessel; of a pot's own lye jug where every pot has one.
+ * @example readingsOf(bench().state, 'oils') // []
+ */
+export function readingsOf(
+  { readings }: Pick<RunState, 'readings'>,
+  vessel: VesselKind,
+  pot: number | null = null,
+): RunState['readings'][VesselKind] {
+  const all = readings[vessel]
+  const own = all.filter((one) => one.pot === pot)
+  return pot === null || own.length ? own : all.filter((one) => one.pot === null)
+}
+
+/**
  * °C of a vessel when the lye went into the oils: the last reading before.
  * @param pot whose lye; the first that was combined where none is named
  * @example celsiusAtCombine(bench().state, 'lye') // null
@@ -55,8 +69,7 @@ export function celsiusAtCombine(
   const { combined } = state
   const own = combined.find((one) => one.pot === pot) ?? combined[0]
   const done = own?.minutes ?? Infinity
-  const before = state.readings[vessel].filter(({ minutes }) => minutes <= done)
-  return before.at(-1)?.celsius ?? null
+  return readingsOf(state, vessel, pot).findLast(({ minutes }) => minutes <= done)?.celsius ?? null
 }
 
 /**

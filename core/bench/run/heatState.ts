@@ -12,7 +12,8 @@ import { adviceFor, meetingRange, type MeetingAdvice, type Meeting } from '../..
 import type { RandomSource } from '../../statistics/randomSource'
 import type { PlanContext } from '../plan/context'
 import { usualCooling } from '../plan/jug'
-import type { Plan } from '../plan/plan'
+import { jugOf, lyeMadeBy, type Plan } from '../plan/plan'
+import { readingsOf } from './batter'
 import type { RunState } from './run'
 
 /** What the thermometers say of both vessels, and what follows from it. */
@@ -52,6 +53,7 @@ function falling(readings: HeatReading[], since: number): HeatReading[] {
 /**
  * The heat of a run at one moment.
  * @param now minutes since the start of the run
+ * @param pot whose lye jug, where every pot has one
  * @example heatState(bench().ctx, bench().plan, bench().state, 0, random).peak // null
  */
 export function heatState(
@@ -60,17 +62,18 @@ export function heatState(
   state: RunState,
   now: number,
   random: RandomSource,
+  pot: number | null = null,
 ): HeatState {
   const { treated } = state
   const anew = state.restarted.at(-1)?.minutes ?? -Infinity
   const readings = {
-    lye: state.readings.lye.filter(({ minutes }) => minutes >= anew),
+    lye: readingsOf(state, 'lye', pot).filter(({ minutes }) => minutes >= anew),
     oils: state.readings.oils,
   }
-  const usual = usualCooling(plan.jug, ctx.onScale.result)
+  const jug = jugOf(plan, pot)
+  const usual = usualCooling(jug, ctx.onScale.result)
   const kinds: VesselKind[] = ['lye', 'oils']
-  const dissolve = plan.steps.find(({ kind }) => kind === 'dissolve')
-  const dissolved = state.steps.get(dissolve?.id ?? '')?.doneAt ?? null
+  const dissolved = state.steps.get(lyeMadeBy(plan, pot)?.id ?? '')?.doneAt ?? null
   const vessel = (kind: VesselKind) => ({
     readings: falling(readings[kind], treated[kind].minutes),
     perMinute: usual[kind] * (treated[kind].how === 'ice' ? iceBath.times : 1),
@@ -115,7 +118,7 @@ export function heatState(
     meeting,
     advice: meeting ? adviceFor([lye ?? null, oils ?? null], plan.window, now, meeting) : null,
     peak,
-    weakLye: passed && suspectsWeakLye(plan.jug, peak),
+    weakLye: passed && suspectsWeakLye(jug, peak),
   }
 }
 

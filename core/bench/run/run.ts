@@ -1,4 +1,11 @@
-import type { BatterStage, LyeFault, Rescue, Treatment, VesselKind } from '#contracts/benchWords'
+import type {
+  BatterStage,
+  Chill,
+  LyeFault,
+  Rescue,
+  Treatment,
+  VesselKind,
+} from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
 import type { HeatReading } from '../../heat/cooling'
 import type { PlanContext } from '../plan/context'
@@ -33,9 +40,14 @@ export interface RunState {
   /** g wanted where an over-pour changed it. */
   targets: Record<string, number>
   choices: { step: string; choice: 'accept' | 'scale' | 'match'; minutes: number }[]
-  readings: Record<VesselKind, (HeatReading & { typed: boolean })[]>
+  /** `pot`: whose lye jug, where every pot has one. */
+  readings: Record<VesselKind, (HeatReading & { typed: boolean; pot: number | null })[]>
   /** How each vessel stands, since when. */
   treated: Record<VesselKind, { how: Treatment; minutes: number }>
+  /** Spoons of lye that went into milk, by the step; g left in the cup after each, where somebody weighed it. */
+  spooned: Record<string, { minutes: number; left: number | null }[]>
+  /** How frozen the milk was; as it was planned where nobody said otherwise. */
+  chill: Chill | null
   marks: Mark[]
   blended: Record<number, number>
   watered: Record<number, number>
@@ -98,6 +110,8 @@ export function runOf(
     choices: [],
     readings: { lye: [], oils: [] },
     treated: { lye: { how: 'air', minutes: 0 }, oils: { how: 'air', minutes: 0 } },
+    spooned: {},
+    chill: null,
     marks: [],
     blended: {},
     watered: {},
@@ -119,6 +133,8 @@ export function runOf(
   /** Forgets a step: what was weighed, what was wanted otherwise, that it was done. */
   const anew = (id: string) => {
     state.steps.delete(id)
+    const { [id]: _spoons, ...spooned } = state.spooned
+    state.spooned = spooned
     state.order = state.order.filter((done) => done !== id)
     const { [id]: _, ...targets } = state.targets
     state.targets = targets
@@ -157,7 +173,22 @@ export function runOf(
         state.order.push(event.step)
         break
       case 'read':
-        state.readings[event.vessel].push({ minutes, celsius: event.celsius, typed: event.typed })
+        state.readings[event.vessel].push({
+          minutes,
+          celsius: event.celsius,
+          typed: event.typed,
+          pot: event.pot ?? null,
+        })
+        break
+      case 'spooned':
+        if (!open(event.step)) continue
+        state.spooned[event.step] = [
+          ...(state.spooned[event.step] ?? []),
+          { minutes, left: event.left },
+        ]
+        break
+      case 'chilled':
+        state.chill = event.how
         break
       case 'treated':
         state.treated[event.vessel] = { how: event.how, minutes }
