@@ -13,6 +13,8 @@ export interface RunKeeper {
   state: Readonly<Ref<'kept' | 'sending' | 'cut-off' | 'stranded'>>
   /** Whether what waits would survive a reload: this browser keeps it. */
   safe: Readonly<Ref<boolean>>
+  /** Whether this browser has hardly any room left for that: told before anything is lost. */
+  nearlyFull: Readonly<Ref<boolean>>
   leading: Readonly<Ref<boolean>>
   /** What this device wrote while another one led. */
   refused: Readonly<Ref<number>>
@@ -23,8 +25,11 @@ const outboxKey = (id: string) => `mantle-run-${id}`
 const takenKey = (id: string) => `mantle-run-taken-${id}`
 const copyKey = (batchId: string) => `mantle-bench-${batchId}`
 
-/** ms between tries when the server does not answer. */
+/** ms between tries when the server does not answer, and when it refuses without saying which event it means. */
 const retryAfter = 2000
+const refusedRetryAfter = 20_000
+/** Events sent at once. */
+const lotSize = 200
 
 /** A list of things with an id: each event was judged when it was told, and the server judges it again. */
 const asList = <T>(value: unknown): T[] | null =>
@@ -61,6 +66,9 @@ export function useServerKeeper(first: Run): RunKeeper {
   const state = ref<'kept' | 'sending' | 'cut-off' | 'stranded'>('kept')
   const safe = ref(true)
   const held = ref(false)
+  const nearlyFull = ref(false)
+  /** How many go at once: one by one while the server refuses a lot without saying which event it means. */
+  let atOnce = lotSize
   let sending = false
   let retry: ReturnType<typeof setTimeout> | undefined
   let end: (() => void) | null = null
@@ -79,7 +87,12 @@ export function useServerKeeper(first: Run): RunKeeper {
   })
   function put(all: RunEvent[]) {
     outbox.value = all
-    safe.value = keepHere(outboxKey(id), all)
+    if (all.length) safe.value = keepHere(outboxKey(id), all)
+    else {
+      forgetHere(outboxKey(id))
+      safe.value = true
+    }
+    nearlyFull.value = storageIsNearlyFull()
   }
 
   function merge(more: ToldEvent[]) {
@@ -125,16 +138,23 @@ export function useServerKeeper(first: Run): RunKeeper {
   if (remembered && currentEpoch() && remembered.epoch !== currentEpoch())
     reconcile(first.events, remembered.events)
   else merge([...first.events, ...(remembered?.events ?? [])])
-  // For a reload while the server is away; it is the server's list that counts whenever it answers.
-  watch(taken, (all) => keepHere(takenKey(id), { epoch: currentEpoch(), events: all }), {
-    immediate: true,
-  })
+  // For a reload while the server is away; it is the server's list that counts whenever it answers. A run that is over and sent needs none.
+  watch(
+    [taken, outbox],
+    ([all, waiting]) => {
+      if (!waiting.length && all.some(({ kind }) => kind === 'finished')) {
+        forgetHere(takenKey(id))
+        forgetHere(copyKey(first.batchId))
+      } else keepHere(takenKey(id), { epoch: currentEpoch(), events: all })
+    },
+    { immediate: true },
+  )
 
   async function send(): Promise<void> {
     if (sending || !outbox.value.length || !leading.value || state.value === 'stranded') return
     sending = true
     clearTimeout(retry)
-    const lot = outbox.value.slice(0, 200)
+    const lot = outbox.value.slice(0, atOnce)
     try {
       const answer = await api.post<{ events: ToldEvent[] }>(`/api/runs/${id}/events`, {
         device: own,
@@ -162,11 +182,22 @@ export function useServerKeeper(first: Run): RunKeeper {
       await lookAgain()
     } else if (status === 404) await lookAgain()
     else if (status === 422 || status === 409) {
-      // The one event that the server cannot read must not hold up the others for ever.
-      const bad = lot[Number(/^events\[(\d+)\]/.exec(faults[0]?.path ?? '')?.[1] ?? 0)]
-      put(outbox.value.filter((event) => event.id !== bad?.id))
-      useToasts().show(sentenceOf(error), { bad: true })
-      state.value = outbox.value.length ? 'sending' : 'kept'
+      const named = /^events\[(\d+)\]/.exec(faults[0]?.path ?? '')?.[1]
+      if (named !== undefined) {
+        // The one event that the server cannot read must not hold up the others for ever.
+        const bad = lot[Number(named)]
+        put(outbox.value.filter((event) => event.id !== bad?.id))
+        useToasts().show(sentenceOf(error), { bad: true })
+        state.value = outbox.value.length ? 'sending' : 'kept'
+      } else if (atOnce > 1 && lot.length > 1) {
+        // It does not say which: those that it takes get through one by one, and nothing is dropped.
+        atOnce = 1
+        state.value = 'sending'
+      } else {
+        useToasts().show(`${sentenceOf(error)} It stays on this device.`, { bad: true })
+        state.value = 'cut-off'
+        retry = setTimeout(() => void send(), refusedRetryAfter)
+      }
     } else {
       state.value = 'cut-off'
       retry = setTimeout(() => void send(), retryAfter)
@@ -231,9 +262,25 @@ export function useServerKeeper(first: Run): RunKeeper {
   }
 
   const endEpoch = onOtherEpoch(() => void lookAgain().then(connect))
+  /** What an older page, or a hand, left here is judged before it is sent: what is no event is set aside, and said. */
+  async function judgeStored() {
+    if (!outbox.value.length) return
+    const { runEventSchema } = await import('#contracts/run')
+    const good = outbox.value.filter((event) => runEventSchema.safeParse(event).success)
+    const odd = outbox.value.length - good.length
+    if (!odd) return
+    keepHere(`${outboxKey(id)}-unread`, outbox.value)
+    put(good)
+    useToasts().show(
+      `${useWorkshop().say.count(odd, 'entry', 'entries')} in this browser’s copy cannot be read; set aside, the others go on.`,
+      { bad: true },
+    )
+  }
   onMounted(() => {
     connect()
-    void send()
+    void judgeStored()
+      .catch(() => undefined)
+      .then(send)
   })
   useEventListener(window, 'online', () => void send())
   onScopeDispose(() => {
@@ -248,6 +295,7 @@ export function useServerKeeper(first: Run): RunKeeper {
     waiting: computed(() => outbox.value.length),
     state,
     safe,
+    nearlyFull,
     leading,
     refused: computed(() => (leading.value ? 0 : outbox.value.length)),
     takeOver,
@@ -292,6 +340,7 @@ export function useLocalKeeper(
     waiting: ref(0),
     state: ref('kept' as const),
     safe: ref(true),
+    nearlyFull: ref(false),
     leading: ref(true),
     refused: ref(0),
     takeOver: () => undefined,

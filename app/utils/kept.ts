@@ -40,6 +40,20 @@ export function forgetHere(key: string): void {
   }
 }
 
+/** Characters that a browser keeps for a site, about, and from which share on there is hardly any room left. */
+const room = { characters: 5_000_000, nearlyAt: 0.85 } as const
+/** Whether what is kept comes near to what this browser takes. */
+export function storageIsNearlyFull(): boolean {
+  try {
+    const at = storage()
+    if (!at) return false
+    const used = Object.keys(at).reduce((sum, key) => sum + key.length + at.getItem(key)!.length, 0)
+    return used > room.characters * room.nearlyAt
+  } catch {
+    return false
+  }
+}
+
 /** Keys that begin so. */
 export function keysHere(begin: string): string[] {
   try {

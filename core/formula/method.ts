@@ -9,6 +9,13 @@ export const patternOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern 
   method.patterns[0] ?? 'plain'
 
 /**
+ * All the ways it is poured, in the order of the work; plain where none is named.
+ * @example patternsOf(example) // ['plain']
+ */
+export const patternsOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern[] =>
+  method.patterns.length ? [...method.patterns] : ['plain']
+
+/**
  * Whether a blender brings it together; by hand it takes longer.
  * @example byBlender(example) // true
  */

@@ -124,7 +124,8 @@ function next() {
   const { lit } = guideKeys.value
   // Of two answers neither is pressed by Space.
   if (lit.length) return lit.length === 1 ? lit[0]!.act() : undefined
-  if (done.value || !reached.value) return
+  if (mainKey.value.off) return
+  if (!reached.value) return mark(wanted.value)
   if (blendingSince.value !== null) blend()
   bench.finish()
 }
@@ -141,28 +142,33 @@ useBenchKeys({
 })
 onScopeDispose(() => blendingSince.value !== null && blend())
 const colour = computed(() => plan.value.pots[pot.value]?.colour)
-/** What each other pot is at, with its own clock. */
-const others = computed(() =>
-  plan.value.pots
-    .map((one, index) => ({
-      ...one,
-      index,
-      since: bench.sinceCombined(index),
-      stage: state.value.marks.findLast((mark) => mark.pot === index)?.stage,
-    }))
-    .filter(
-      ({ index, since }) => plan.value.pots.length > 1 && index !== pot.value && since !== null,
-    ),
-)
-const mainSays = computed(() => {
-  if (done.value) return 'Done'
-  if (lookIn.value) return `Look in ${clockText(lookIn.value)}`
-  return reached.value ? 'Go on' : `Mark ${stageText(wanted.value)} when you see it`
+const wantedStage = computed(() => stages[stageRank(wanted.value)]!)
+/** What Space may do: mark what is wanted, or go on once it is there. Nothing while hands are off or the maker stirs a parted batter. */
+const mainKey = computed(() => {
+  if (done.value) return { says: 'Done', hint: '→ goes on', off: true }
+  if (lookIn.value)
+    return { says: `Look in ${clockText(lookIn.value)}`, hint: 'Hands off until then', off: true }
+  if (reached.value) return { says: 'Go on', hint: 'Space', off: false }
+  return {
+    says: `${wantedStage.value.says} is there`,
+    hint: `Space, or ${stageRank(wanted.value) + 1}: ${wantedStage.value.looks}`,
+    off: inDoubt.value && guide.value?.phase !== 'by-hand',
+  }
 })
-const mainHint = computed(() => {
-  if (done.value) return '→ goes on'
-  if (lookIn.value) return 'Hands off until then'
-  return reached.value ? 'Space' : `key ${stageRank(wanted.value) + 1}`
+/** The bar of the clock: to too thick, with where the wanted stage is to be looked for, and where it gets too thick. */
+const bar = computed(() => {
+  const { minutes: times } = usual.value
+  const to = Math.max(times['too-far'] * 1.05, (clock.value ?? 0) + 0.5)
+  const at = (of: number) => `${Math.min(100, (of / to) * 100)}%`
+  const from = times[wanted.value] * 0.85
+  const until = Math.min(times[wanted.value] * 1.2, to)
+  return {
+    now: at(clock.value ?? 0),
+    from: at(from),
+    wide: `${((until - from) / to) * 100}%`,
+    thick: at(times.thick),
+    ends: clockText(times['too-far']),
+  }
 })
 /** A tone when the two minutes are over, since nobody stares at a clock. */
 watch(
@@ -182,35 +188,7 @@ const timesFrom = computed(() => {
 
 <template>
   <BenchFrame>
-    <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-1">
-      <div>
-        <p class="figure text-[60px] leading-none font-bold sm:text-[88px]">
-          {{ clockText(clock ?? 0) }}
-        </p>
-        <p class="text-[15px] text-ink-2">since the lye went in</p>
-      </div>
-      <button
-        v-if="blender"
-        type="button"
-        class="min-h-16 px-4 py-2 text-left"
-        :class="blendingSince === null ? 'bg-[#2d393b]' : 'bg-[#3d5a6b]'"
-        :aria-pressed="blendingSince !== null"
-        @click="blend"
-      >
-        <b class="figure text-[22px]">{{ Math.round(seconds) }} s</b> of blender
-        <small class="block text-[13px]">{{
-          blendingSince === null ? 'B starts a pulse' : 'B ends it'
-        }}</small>
-      </button>
-      <p class="text-[18px] sm:max-w-52">
-        wanted: <b class="text-chalk">{{ stageText(wanted) }}</b>
-        <small class="figure block text-[14px] text-ink-2">{{ timesFrom }}</small>
-        <small v-if="own?.races" class="block text-[14px] font-semibold text-[#f3c24b]"
-          >This pot races: workable for about {{ minutesText(own.working) }}</small
-        >
-      </p>
-    </div>
-    <BatterGuide v-if="guide" :guide="guide" :blender="blender" class="mt-4">
+    <BatterGuide v-if="guide" :guide="guide" :blender="blender" class="mt-3">
       <BenchKey
         v-for="key in guideKeys.more"
         :key="key.says"
@@ -220,59 +198,84 @@ const timesFrom = computed(() => {
         @click="key.act()"
       />
     </BatterGuide>
-    <ol class="mt-3 grid grid-cols-2 gap-2" aria-label="Stages">
-      <li v-for="(one, index) in stages" :key="one.id">
-        <button
-          type="button"
-          class="grid h-full min-h-[76px] w-full grid-cols-[34px_1fr_auto] sm:min-h-[84px] items-center gap-2 px-2.5 py-1 text-left"
-          :class="
-            markOf(one.id) && !isCounted(one.id)
-              ? 'bg-[#2d393b] outline-2 outline-dashed outline-[#f3c24b]'
-              : now === one.id
-                ? 'bg-chalk text-[#182022]'
-                : markOf(one.id)
-                  ? 'bg-[#22402f]'
-                  : one.id === wanted
-                    ? 'bg-[#2d393b] outline-2 outline-[#7fb69b]'
-                    : 'bg-[#2d393b]'
-          "
-          :aria-pressed="now === one.id"
-          :aria-label="`${one.says}: ${one.looks}`"
-          @click="mark(one.id)"
-        >
-          <span
-            class="grid size-8 place-items-center border-2 border-current font-mono text-[15px]"
-            >{{ index + 1 }}</span
-          >
-          <span class="min-w-0">
-            <b class="block text-[17px]">{{ one.says }}</b>
-            <span
-              class="block text-[13px] leading-tight max-sm:hidden"
-              :class="now === one.id ? '' : 'text-ink-2'"
-              >{{ one.looks }}</span
-            >
-            <span class="figure block text-[13px]">{{
-              markOf(one.id)
-                ? `seen at ${clockText(markOf(one.id)!.minutes - combinedAt)}${isCounted(one.id) ? '' : ', not counted'}`
-                : `${one.id === wanted ? 'wanted, ' : ''}usually ${clockText(usual.minutes[one.id])}`
-            }}</span>
-          </span>
-          <StageDrawing :stage="one.id" :colour="colour" class="max-sm:hidden" />
-        </button>
-      </li>
-    </ol>
+    <div class="mt-3 flex flex-wrap items-end gap-x-7 gap-y-1">
+      <p
+        class="figure leading-none font-bold"
+        :class="guide ? 'text-[64px]' : 'text-[76px] sm:text-[112px] low:text-[84px]'"
+      >
+        {{ clockText(clock ?? 0) }}
+      </p>
+      <div class="figure pb-1">
+        <p class="text-[20px] font-bold text-chalk sm:text-[26px]">
+          wanted: {{ stageText(wanted)
+          }}<template v-if="!done">, at about {{ clockText(usual.minutes[wanted]) }}</template>
+        </p>
+        <p class="text-[15px] text-ink-2">since the lye went in · {{ timesFrom }}</p>
+        <p v-if="own?.races" class="text-[15px] font-semibold text-[#f3c24b]">
+          This pot races: workable for about {{ minutesText(own.working) }}
+        </p>
+      </div>
+    </div>
+    <div v-if="!guide" class="relative mt-4 h-10 bg-[#283335] low:h-7" aria-hidden="true">
+      <i
+        class="absolute inset-y-0 left-0 border-l-4 border-[#d5432a]"
+        :style="{ width: bar.now, background: colour }"
+      />
+      <i class="absolute inset-y-0 right-0 bg-[#4a4a35]" :style="{ left: bar.thick }" />
+      <i class="absolute inset-y-0 w-[3px] bg-[#f3c24b]" :style="{ left: bar.thick }" />
+      <i
+        class="absolute -inset-y-2 border-2 border-[#7fb69b] bg-[#7fb69b44]"
+        :style="{ left: bar.from, width: bar.wide }"
+      />
+    </div>
+    <div v-if="!guide" class="figure relative mt-3 h-5 text-[14px] text-ink-2" aria-hidden="true">
+      <span class="absolute left-0">lye in</span>
+      <b class="absolute -translate-x-1/2 text-[#f3c24b]" :style="{ left: bar.thick }"
+        >thick {{ clockText(usual.minutes.thick) }}</b
+      >
+      <span class="absolute right-0">{{ bar.ends }}</span>
+    </div>
     <NormalLines :lines="normalAt(step!)!" class="mt-3 text-[16px]" />
-    <ul
-      v-if="others.length"
-      class="figure mt-3 flex flex-wrap gap-x-6 gap-y-1 text-[16px]"
-      aria-label="The other pots"
-    >
-      <li v-for="other in others" :key="other.index" class="flex items-center gap-2">
-        <i class="size-4 border border-white/30" :style="{ background: other.colour }" />
-        {{ other.name }}: {{ stageText(other.stage) ?? 'not looked at' }},
-        {{ clockText(other.since!) }}
-      </li>
-    </ul>
+    <template #foot>
+      <ol
+        class="grid grid-cols-3 gap-1.5 sm:grid-cols-6 sm:gap-2 low:grid-cols-6"
+        aria-label="Stages"
+      >
+        <li v-for="(one, index) in stages" :key="one.id">
+          <button
+            type="button"
+            class="relative grid h-full min-h-14 w-full content-start gap-1 px-2 py-1.5 text-left sm:px-2.5"
+            :class="
+              markOf(one.id) && !isCounted(one.id)
+                ? 'bg-[#2d393b] outline-2 outline-dashed outline-[#f3c24b]'
+                : now === one.id
+                  ? 'bg-chalk text-[#182022]'
+                  : one.id === wanted && !done
+                    ? 'bg-[#161c1e] outline-3 outline-chalk'
+                    : markOf(one.id)
+                      ? 'bg-[#22402f]'
+                      : 'bg-[#2d393b] text-ink-2'
+            "
+            :aria-pressed="now === one.id"
+            :aria-label="`${one.says}: ${one.looks}`"
+            @click="mark(one.id)"
+          >
+            <kbd class="absolute top-1 right-1.5 border-0 bg-transparent text-[14px] low:hidden">{{
+              index + 1
+            }}</kbd>
+            <StageDrawing :stage="one.id" :colour="colour" class="max-sm:hidden low:hidden" />
+            <b class="block text-[15px] leading-tight sm:text-[17px] low:text-[13px]">{{
+              one.says
+            }}</b>
+            <span class="figure block text-[13px] leading-tight low:text-[11px]">{{
+              markOf(one.id)
+                ? `${clockText(markOf(one.id)!.minutes - combinedAt)}${isCounted(one.id) ? '' : ', not counted'}`
+                : `about ${clockText(usual.minutes[one.id])}`
+            }}</span>
+          </button>
+        </li>
+      </ol>
+    </template>
     <template #keys>
       <BenchKey says="Take back" hint="Z" @click="bench.takeBack()" />
       <template v-if="guideKeys.lit.length">
@@ -288,9 +291,9 @@ const timesFrom = computed(() => {
       <BenchKey
         v-else
         main
-        :says="mainSays"
-        :hint="mainHint"
-        :disabled="done || !reached"
+        :says="mainKey.says"
+        :hint="mainKey.hint"
+        :disabled="mainKey.off"
         @click="next"
       />
       <HoldKey
@@ -298,6 +301,14 @@ const timesFrom = computed(() => {
         says="It is trace"
         letter="t"
         @held="rescue('is-trace')"
+      />
+      <BenchKey
+        v-else-if="blender && !done"
+        :says="blendingSince === null ? 'Blender' : 'Blender off'"
+        :hint="`B · ${Math.round(seconds)} s of blender`"
+        :aria-pressed="blendingSince !== null"
+        :class="blendingSince === null ? '' : '!bg-[#3d5a6b]'"
+        @click="blend"
       />
       <BenchKey v-else says="Next" hint="→" @click="bench.look(1)" />
     </template>

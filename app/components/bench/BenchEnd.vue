@@ -10,8 +10,11 @@ const say = computed(() => ctx.value.say)
 const mistakes = computed(() => mistakesOf(ctx.value, plan.value, state.value))
 const worked = computed(() => state.value.finished?.minutes ?? minutes.value)
 function end() {
-  if (!state.value.finished && keeper.leading.value)
+  if (!state.value.finished) {
+    // Nothing is ignored: a screen that follows leads first, and then writes it down.
+    if (!keeper.leading.value) keeper.takeOver(false)
     bench.tell({ kind: 'finished', pouredDay: workshop.today })
+  }
   emit('finish')
 }
 useBenchKeys({ ' ': end, Enter: end })
@@ -73,8 +76,14 @@ const marks = { stop: 'Stop', think: 'Think', know: 'Know' } as const
       <BenchKey says="Back" hint="←" @click="bench.open(plan.steps.at(-1)!.id)" />
       <BenchKey
         main
-        :says="practising ? 'Leave the rehearsal' : 'Write it down as poured'"
-        hint="Space"
+        :says="
+          practising
+            ? 'Leave the rehearsal'
+            : state.finished
+              ? 'To the batch'
+              : 'Write it down as poured'
+        "
+        :hint="keeper.leading.value || state.finished ? 'Space' : 'Space: this screen leads first'"
         @click="end"
       />
     </div>

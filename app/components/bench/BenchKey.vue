@@ -17,10 +17,12 @@ const takes = useTimeout(bounce, { immediate: main })
 <template>
   <button
     type="button"
-    class="min-h-14 min-w-0 px-3 py-2 text-center text-[17px] leading-tight font-bold sm:text-[19px]"
+    class="min-h-14 min-w-0 px-3 py-2 text-center text-[17px] leading-tight font-bold sm:text-[19px] low:px-1.5 low:text-[15px]"
     :class="[
       main && !disabled ? 'chamfer bg-chalk text-[#182022]' : 'bg-[#2d393b] text-ink',
-      main ? 'min-h-20 flex-[1.6]' : 'flex-1',
+      main
+        ? 'min-h-20 flex-[1.6] low:order-first low:col-span-2 low:min-h-[104px] low:text-[24px]'
+        : 'flex-1',
       quiet ? '!bg-transparent border border-line-3 !text-[15px]' : '',
       danger ? '!bg-[#7d2218] !text-white' : '',
       disabled ? 'text-ink-2' : '',

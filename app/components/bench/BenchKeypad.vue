@@ -8,7 +8,11 @@ function press(key: string) {
 </script>
 
 <template>
-  <div class="grid max-w-sm grid-cols-3 gap-2" role="group" aria-label="Digits">
+  <div
+    class="grid w-full max-w-[330px] grid-cols-3 gap-2 low:max-w-none"
+    role="group"
+    aria-label="Digits"
+  >
     <button
       v-for="key in keys"
       :key="key"

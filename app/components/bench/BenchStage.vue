@@ -1,21 +1,37 @@
 <script setup lang="ts">
 import { viewOf } from '#core/bench/plan/stepKinds'
 import { idFrom } from '#core/words/reading'
-import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
 
 /** The bench itself: steps at the left, one step large in the middle, heat and weights at the right. */
 const { say } = storeToRefs(useWorkshop())
 const bench = useBench()
-const { step, plan, index, state, keeper, practising, guided } = bench
+const { step, plan, keeper, guided } = bench
+const wide = useWideBench()
 const emit = defineEmits<{ finish: [] }>()
 const listOpen = ref(false)
 const noteOpen = ref(false)
 const emergency = ref(false)
 
 const view = computed(() => (step.value ? viewOf(step.value) : 'end'))
+/** Pots that are made one after the other: the row of them takes the place of the list. */
+const atPots = computed(
+  () =>
+    plan.value.pots.length > 1 &&
+    step.value !== null &&
+    (view.value === 'batter' || view.value === 'pour' || step.value.pot !== undefined) &&
+    view.value !== 'weigh' &&
+    view.value !== 'heat' &&
+    view.value !== 'spoons',
+)
+const takingOver = ref<'plain' | 'with-refused' | null>(null)
+/** Where lye is about, whoever takes over sees first what stands where. */
+function lead(withRefused: boolean) {
+  if (bench.lyeIsAbout.value) takingOver.value = withRefused ? 'with-refused' : 'plain'
+  else keeper.takeOver(withRefused)
+}
 /** Of the bench, while nothing has happened to anybody. */
 const unless = (act: () => void) => () => {
-  if (!emergency.value) act()
+  if (!emergency.value && !takingOver.value) act()
 }
 useBenchKeys({
   e: () => (emergency.value = !emergency.value),
@@ -52,7 +68,7 @@ function saveEntries() {
 
 <template>
   <div data-theme="bench" class="flex h-dvh flex-col bg-[#161c1e] text-ink">
-    <BenchTop v-model:emergency="emergency" />
+    <BenchTop v-model:emergency="emergency" v-model:list="listOpen" v-model:note="noteOpen" />
     <div
       v-if="keeper.state.value === 'stranded'"
       role="alert"
@@ -72,7 +88,7 @@ function saveEntries() {
       </button>
     </div>
     <div
-      v-else-if="!keeper.leading.value"
+      v-else-if="!keeper.leading.value && !takingOver"
       role="status"
       class="flex flex-wrap items-center gap-3 bg-[#24384a] px-5 py-2 text-[16px]"
     >
@@ -86,7 +102,7 @@ function saveEntries() {
       <button
         type="button"
         class="min-h-11 bg-chalk px-4 font-bold text-[#182022]"
-        @click="keeper.takeOver(false)"
+        @click="lead(false)"
       >
         Lead from here
       </button>
@@ -94,56 +110,40 @@ function saveEntries() {
         v-if="keeper.refused.value"
         type="button"
         class="min-h-11 px-2 underline"
-        @click="keeper.takeOver(true)"
+        @click="lead(true)"
       >
         Lead, and write them too
       </button>
     </div>
+    <PotRow v-if="atPots" v-model:list="listOpen" class="low:hidden" />
     <div
-      class="grid min-h-0 flex-1 grid-rows-[auto_1fr_auto] lg:grid-cols-[272px_1fr_330px] lg:grid-rows-1"
+      class="grid min-h-0 flex-1"
+      :class="
+        !wide
+          ? 'grid-rows-[auto_minmax(0,1fr)] low:grid-rows-1'
+          : atPots
+            ? 'grid-cols-[minmax(0,1fr)_380px]'
+            : 'grid-cols-[272px_minmax(0,1fr)_330px]'
+      "
     >
-      <aside class="hidden min-h-0 border-r border-line bg-[#1c2426] lg:flex lg:flex-col">
+      <aside
+        v-if="wide && !atPots"
+        class="flex min-h-0 flex-col border-r border-line bg-[#1c2426]"
+        aria-label="The plan"
+      >
         <StepList class="min-h-0 flex-1" />
       </aside>
-      <div class="flex items-center gap-3 border-b border-line bg-[#1c2426] px-4 lg:hidden">
-        <button
-          type="button"
-          class="flex min-h-14 items-center gap-2 font-bold"
-          :aria-expanded="listOpen"
-          @click="listOpen = !listOpen"
-        >
-          <ListOrdered :size="22" aria-hidden="true" /> Step {{ index + 1 }} of
-          {{ plan.steps.length }}
-        </button>
-        <div class="h-1.5 flex-1 bg-[#2d393b]">
-          <i
-            class="block h-full bg-[#7fb69b]"
-            :style="{ width: `${(state.order.length / plan.steps.length) * 100}%` }"
-          />
-        </div>
-        <button
-          v-if="bench.takesBack.value"
-          type="button"
-          class="flex size-14 items-center justify-center"
-          :aria-label="`Take back ${bench.takesBack.value}`"
-          @click="bench.takeBack()"
-        >
-          <Undo2 :size="20" aria-hidden="true" />
-        </button>
-        <button
-          type="button"
-          class="flex min-h-14 items-center gap-1.5 px-2"
-          :aria-expanded="noteOpen"
-          @click="noteOpen = !noteOpen"
-        >
-          <StickyNote :size="20" aria-hidden="true" /> Note
-        </button>
-      </div>
+      <BenchBar v-if="!wide" v-model:list="listOpen" v-model:note="noteOpen" class="low:hidden" />
       <main id="main" ref="main" class="flex min-h-0 min-w-0 flex-col">
         <EmergencyPanel v-if="emergency" @back="emergency = false" />
+        <TakeOverPanel
+          v-else-if="takingOver"
+          :with-refused="takingOver === 'with-refused'"
+          @back="takingOver = null"
+        />
         <StepList
-          v-else-if="listOpen"
-          class="min-h-0 flex-1 lg:hidden"
+          v-else-if="listOpen && (atPots || !wide)"
+          class="min-h-0 flex-1"
           @picked="listOpen = false"
         />
         <template v-else>
@@ -158,22 +158,16 @@ function saveEntries() {
           <DoStep v-else-if="view === 'do'" :key="step!.id" />
           <BenchEnd v-else @finish="emit('finish')" />
         </template>
-        <NoteBox v-if="noteOpen" class="lg:hidden" @close="noteOpen = false" />
+        <NoteBox v-if="noteOpen && !wide" @close="noteOpen = false" />
       </main>
       <aside
-        class="min-h-0 overflow-y-auto border-line bg-[#1c2426] px-5 py-4 max-lg:max-h-[32dvh] max-lg:border-t max-sm:max-h-[24dvh] lg:border-l"
-        :class="view === 'batter' || view === 'pour' ? 'max-sm:hidden' : ''"
+        v-if="wide"
+        class="min-h-0 overflow-y-auto border-l border-line bg-[#1c2426] px-5 py-4"
         aria-label="Heat, weights and devices"
       >
-        <div class="max-lg:grid max-lg:gap-x-8 md:max-lg:grid-cols-2">
-          <HeatPanel />
-          <div>
-            <SoFar />
-            <StandInPanel v-if="bench.devices.standInsOn.value && keeper.leading.value" />
-            <DeviceChoice v-if="!practising" class="mt-4" />
-            <NoteBox class="mt-4 max-lg:hidden" :open="noteOpen" @close="noteOpen = false" />
-          </div>
-        </div>
+        <div id="bench-pad" />
+        <PotSide v-if="atPots" />
+        <BenchSide v-model:note="noteOpen" />
       </aside>
     </div>
   </div>

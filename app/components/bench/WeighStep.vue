@@ -6,6 +6,7 @@ const bench = useBench()
 const { step, ctx, target, done, stepState, devices } = bench
 const workshop = useWorkshop()
 const weighing = useWeighing(bench)
+const wide = useWideBench()
 const { shown, whole, load, loads, steady, typed, scoops, lifted, choosing, choices } = weighing
 const say = computed(() => ctx.value.say)
 const weigh = computed(() => step.value!.weigh!)
@@ -66,7 +67,9 @@ watch(shown, (now, before) => {
   if (typeof sound === 'string') soundOf(sound)
   else if (sound) click(sound.click)
 })
-const typing = ref(false)
+/** The digits come first where no scale sends. */
+const typing = ref(!bench.run.setup.sends || silent.value === null)
+watch(silent, (now) => now === true && (typing.value = true))
 useBenchKeys(
   {
     ' ': () => weighing.take(),
@@ -97,7 +100,7 @@ function pickVessel(event: Event) {
 </script>
 
 <template>
-  <BenchFrame>
+  <BenchFrame :pad="typing && !choosing && !done">
     <OverPour v-if="choosing" :choices="choices" :weighing="weighing" />
     <template v-else>
       <p
@@ -105,9 +108,10 @@ function pickVessel(event: Event) {
         aria-live="polite"
         :aria-label="`${say.massFigure(figure)} ${say.massUnit}`"
       >
-        <span class="text-[88px] tracking-[-0.02em] sm:text-[120px] xl:text-[148px]">{{
-          overload ? '— —' : say.massFigure(figure)
-        }}</span>
+        <span
+          class="text-[76px] tracking-[-0.02em] sm:text-[120px] xl:text-[148px] low:text-[84px] wide:text-[min(148px,19dvh)]"
+          >{{ overload ? '— —' : say.massFigure(figure) }}</span
+        >
         <span class="ml-2 text-[34px] text-ink-2 sm:text-[56px]">{{ say.massUnit }}</span>
         <span v-if="typed" class="ml-3 align-middle text-[16px] font-semibold text-[#f3c24b]"
           >typed</span
@@ -128,7 +132,7 @@ function pickVessel(event: Event) {
         >
       </p>
       <div
-        class="relative mt-5 h-11 bg-[#283335]"
+        class="relative mt-5 h-11 bg-[#283335] low:mt-3 low:h-6"
         role="img"
         :aria-label="`${say.mass(figure)} of ${say.mass(load.target)}`"
       >
@@ -148,7 +152,7 @@ function pickVessel(event: Event) {
       <p v-if="silent" role="status" class="mt-3 text-[17px] font-semibold text-[#f3c24b]">
         The scale says nothing. Type what it shows; digits, then Space.
       </p>
-      <p v-else-if="silent === null" class="mt-3 text-[16px] text-ink-2">
+      <p v-else-if="silent === null" class="mt-3 text-[16px] text-ink-2 max-sm:text-[14px]">
         No scale is linked. Type what it shows; digits, then Space.
       </p>
       <ul
@@ -159,7 +163,14 @@ function pickVessel(event: Event) {
           {{ place + 1 }}: {{ say.mass(one.grams) }}
         </li>
       </ul>
-      <div class="mt-3 flex flex-wrap items-center gap-x-2 gap-y-2 text-[15px]">
+      <div
+        class="mt-3 flex flex-wrap items-start gap-2 text-[15px]"
+        :class="typing ? 'low:hidden' : ''"
+      >
+        <Teleport v-if="wide && typing && !done" defer to="#bench-pad">
+          <BenchKeypad v-model="typed" class="mb-4" />
+        </Teleport>
+        <BenchKeypad v-else-if="typing && !done" v-model="typed" class="low:hidden" />
         <BenchKey
           quiet
           class="!flex-none"
@@ -168,6 +179,7 @@ function pickVessel(event: Event) {
           @click="weighing.takePart()"
         />
         <BenchKey
+          v-if="silent === false"
           quiet
           class="!flex-none"
           says="Enough as it is"
@@ -175,6 +187,7 @@ function pickVessel(event: Event) {
           @click="weighing.takeShort()"
         />
         <BenchKey
+          v-if="silent === false"
           quiet
           class="!flex-none"
           :says="
@@ -209,8 +222,8 @@ function pickVessel(event: Event) {
           </option>
         </select>
       </div>
-      <BenchKeypad v-if="typing" v-model="typed" class="mt-3" />
     </template>
+    <template #pad><BenchKeypad v-model="typed" /></template>
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />
       <BenchKey v-if="choosing" main says="Choose 1 to 4" disabled />
@@ -228,7 +241,20 @@ function pickVessel(event: Event) {
         hint="takes it back"
         @click="weighing.again()"
       />
-      <BenchKey v-else says="Tare" hint="T" @click="weighing.tare()" />
+      <BenchKey
+        v-else-if="silent === false"
+        says="Tare"
+        hint="T"
+        :class="typing ? 'low:hidden' : ''"
+        @click="weighing.tare()"
+      />
+      <BenchKey
+        v-else
+        says="Enough"
+        hint="as it is, K"
+        :disabled="done"
+        @click="weighing.takeShort()"
+      />
     </template>
   </BenchFrame>
 </template>
