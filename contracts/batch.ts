@@ -106,6 +106,10 @@ export interface BatchFacts {
   checks: Check[]
   /** The loaf was tried and is to be tried again then; null otherwise. */
   tryAgainAt: string | null
+  /** It lies in the freezer until then. Not there in facts from before it was told apart. */
+  inFreezer?: boolean
+  /** Instant of the pour, where somebody looked at the clock. Not there in facts from before it was kept. */
+  pouredAt?: string | null
   /** Kept for laundry: not for skin. */
   laundry: boolean
   usable: Usable

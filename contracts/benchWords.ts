@@ -27,10 +27,6 @@ export const rescues = [
 ] as const
 export type Rescue = (typeof rescues)[number]
 
-/** How frozen a liquid is when the lye goes onto it: hard from the freezer, half ice, or cold without any. */
-export const chills = ['hard', 'slush', 'cold'] as const
-export type Chill = (typeof chills)[number]
-
 /** Why a lye is thrown away and made anew. */
 export const lyeFaults = ['weak', 'scorched', 'other'] as const
 export type LyeFault = (typeof lyeFaults)[number]
@@ -48,7 +44,7 @@ export const usualSetup = {
   guardC: 38,
   thermometer: true,
   meltBy: 'stove' as const,
-  chill: 'hard' as const,
+  frozen: null,
   tool: null,
   sends: true,
   oilsOntoLye: false,

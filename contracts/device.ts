@@ -63,6 +63,12 @@ export const standInActSchema = z.discriminatedUnion('act', [
   z.strictObject({ act: z.literal('skip'), minutes: z.number().min(0.1).max(600) }),
   z.strictObject({ act: z.literal('speed'), times: z.number().min(1).max(60) }),
 ])
+/** What thermometers showed so many minutes into a time that was let pass. */
+export interface SkippedReading {
+  minutes: number
+  lye: number | null
+  oils: number | null
+}
 export type StandInAct = z.infer<typeof standInActSchema>
 
 export const standInSchema = z.strictObject({

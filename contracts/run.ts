@@ -3,7 +3,6 @@ import { limitedRecord } from './basics'
 import { idSchema } from './batch'
 import {
   batterStages,
-  chills,
   lyeFaults,
   rescues,
   treatments,
@@ -11,7 +10,7 @@ import {
   vesselKinds,
   vesselStuffs,
 } from './benchWords'
-import { tools } from './words'
+import { frozenStates, tools } from './words'
 
 /*
  * A run: a batch being made at the bench. What the maker sets before the start, and what happens after it, as events that are
@@ -46,8 +45,8 @@ export const setupSchema = z.strictObject({
   tool: z.enum(tools).nullable().default(usualSetup.tool),
   /** Whether a scale sends what it shows; without one every weight is typed. */
   sends: z.boolean().default(usualSetup.sends),
-  /** How frozen the milk is that takes the lye. */
-  chill: z.enum(chills).default(usualSetup.chill),
+  /** How frozen the milk is that takes the lye; as the formula says where nobody chose. */
+  frozen: z.enum(frozenStates).nullable().default(usualSetup.frozen),
   /** The one exception to lye into oils, for lye made on frozen milk. */
   oilsOntoLye: z.boolean().default(usualSetup.oilsOntoLye),
   /** Pots divided before the lye goes in, or as batter at emulsion. */
@@ -106,7 +105,7 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     left: grams.min(0).nullable(),
   }),
   /** How frozen the milk turned out to be. */
-  z.strictObject({ ...base, kind: z.literal('chilled'), how: z.enum(chills) }),
+  z.strictObject({ ...base, kind: z.literal('chilled'), how: z.enum(frozenStates) }),
   z.strictObject({
     ...base,
     kind: z.literal('treated'),

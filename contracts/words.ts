@@ -155,6 +155,7 @@ export const tools = ['blender', 'whisk', 'spoon'] as const
 
 /** A frozen liquid: hard as ice, slushy, or no more than cold. */
 export const frozenStates = ['hard', 'slush', 'cold'] as const
+export type FrozenState = (typeof frozenStates)[number]
 
 export type AmountUnit = (typeof amountUnits)[number]
 export type AmountBase = (typeof amountBases)[number]

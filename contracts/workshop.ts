@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { vesselStuffs } from './benchWords'
-import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
+import { barsSchema, cureDaysSchema, daySchema, idSchema, limitedRecord } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
@@ -102,7 +102,7 @@ export const workshopSchema = z.strictObject({
   leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
   /** How a run usually begins: room, scale, thermometer, milk guard. */
   bench: setupSchema
-    .pick({ roomC: true, scaleMax: true, guardC: true, thermometer: true })
+    .pick({ roomC: true, scaleMax: true, guardC: true, thermometer: true, sends: true })
     .partial()
     .default({}),
   /** The drying room and its rhythm. */
@@ -127,6 +127,15 @@ export const workshopSchema = z.strictObject({
       poison: telephone.default(''),
     })
     .default({ ambulance: '112', poison: '' }),
+  /** When the scale was last held against a mass that is known, g, and what it showed; null where nobody did. */
+  scaleCheck: z
+    .strictObject({
+      day: daySchema,
+      mass: z.number().min(1).max(50_000),
+      shown: z.number().min(0).max(50_000),
+    })
+    .nullable()
+    .default(null),
   /** Jugs and cups the bench knows: what they hold and what they weigh empty. */
   vessels: z
     .array(

@@ -49,7 +49,7 @@ export const demoWorkshop: Workshop = {
   lyeRiskCleaning: 0.05,
   leastFattyMatter: null,
   emergency: { ambulance: '112', poison: '000 555 0142' },
-  bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true },
+  bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true, sends: true },
   rack: {
     humidity: 0.58,
     turnEvery: 5,
@@ -57,6 +57,7 @@ export const demoWorkshop: Workshop = {
     places: demoPlaces,
     sensor: 'stand-in',
   },
+  scaleCheck: null,
   vessels: [
     { name: 'Blue lye cup', millilitres: 700, grams: 38, stuff: 'hdpe' },
     { name: 'Big steel jug', millilitres: 3000, grams: 642, stuff: 'steel' },

@@ -1,5 +1,6 @@
 import { byBlender } from '#core/formula/method'
 import type { LyeFault, VesselKind } from '#contracts/benchWords'
+import type { SkippedReading } from '#contracts/device'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { usualMinutes } from '#core/bench/run/batter'
@@ -57,6 +58,23 @@ export function createBench(subject: BenchSubject) {
     const at = new Date(clock.now.value).toISOString()
     keeper.keep({ ...event, id, at } as unknown as RunEvent)
     return id
+  }
+
+  /** What thermometers showed while a stand-in let time pass: the bench's clock may have stood still meanwhile. */
+  function keepPassed(passed: SkippedReading[], by: 'clock-moves' | 'clock-stands') {
+    const from = clock.now.value
+    for (const { minutes: at, ...read } of passed)
+      for (const vessel of ['lye', 'oils'] as const)
+        if (read[vessel] !== null && watching.value[vessel] && keeper.leading.value)
+          keeper.keep({
+            id: newId(),
+            at: new Date(from + (by === 'clock-moves' ? at * 60_000 : 0)).toISOString(),
+            kind: 'read',
+            vessel,
+            ...inJug(vessel),
+            celsius: read[vessel],
+            typed: false,
+          } as RunEvent)
   }
 
   /** Takes back the latest thing that was written down, and shows its step again. */
@@ -241,6 +259,7 @@ export function createBench(subject: BenchSubject) {
     celsius,
     keepReading,
     keepTyped,
+    keepPassed,
     jugPot,
     jugChosen,
     lyeMade,

@@ -1,4 +1,4 @@
-import type { StandInAct, StandInSetup } from '#contracts/device'
+import type { SkippedReading, StandInAct, StandInSetup } from '#contracts/device'
 import { silentAfter, type ScaleReading } from '#core/bench/run/weighing'
 import { useIntervalFn } from '@vueuse/core'
 import type { Close, ReadingSource, Role } from '~/utils/readingDevices'
@@ -123,15 +123,18 @@ export function useDevices(standInId: string, standIn: () => StandInSetup, pract
     return { scale: of('scale'), lye: of('lye'), oils: of('oils') }
   })
 
-  /** Does something with the stand-ins. */
-  async function act(what: StandInAct) {
+  /** Does something with the stand-ins; what they showed meanwhile, where time was let pass. */
+  async function act(what: StandInAct): Promise<SkippedReading[]> {
     try {
-      await api.post(`/api/stand-ins/${standInId}/acts`, what)
+      return (
+        await api.post<{ passed: SkippedReading[] }>(`/api/stand-ins/${standInId}/acts`, what)
+      ).passed
     } catch (error) {
       // Switched off meanwhile, as after a restart of Mantle: on again, and once more.
-      if (!(error instanceof ApiError) || error.status !== 404) return
+      if (!(error instanceof ApiError) || error.status !== 404) return []
       await begin()
       await api.post(`/api/stand-ins/${standInId}/acts`, what).catch(() => undefined)
+      return []
     }
   }
 

@@ -23,7 +23,10 @@ import {
   type RunKeeper,
 } from './useRunKeeper'
 
-vi.mock('../stores/workshop', () => ({ useWorkshop: () => ({ clock: () => Date.now() }) }))
+vi.mock('../stores/workshop', async () => {
+  const { formatter } = await import('../../core/units/formatter')
+  return { useWorkshop: () => ({ clock: () => Date.now(), say: formatter() }) }
+})
 const line = vi.hoisted(() => ({
   hear: (() => {}) as (message: unknown) => void,
   open: (() => {}) as (open: boolean) => void,
@@ -74,6 +77,9 @@ function answer({ method, path, body }: (typeof asked)[number]): Answer {
   const { device, events } = runEventsSchema.parse(body)
   const bad = events.findIndex((event) => event.kind === 'noted' && event.says === 'unreadable')
   if (bad >= 0) return no(422, `events[${bad}].says`)
+  // Something about them, and it does not say what.
+  if (events.some((event) => event.kind === 'noted' && event.says === 'refused'))
+    return no(422, 'device')
   const taken = addRunEvents(db, id, device, events, now)
   if (taken.kind === 'not-leading') return no(409, 'device', { driver: taken.driver })
   if (taken.kind !== 'taken') return no(422, '')
@@ -194,6 +200,55 @@ describe('what is told at the bench', () => {
     await pass(0)
     expect(there()).toEqual([told[0]!.id, told[2]!.id])
     expect([bench.state.value, bench.waiting.value]).toEqual(['kept', 0])
+  })
+
+  it('that is refused without a word of which it is: the others get through, and it stays', async () => {
+    const bench = keeper()
+    const told = [event(), event({ kind: 'noted', says: 'refused' }), event()]
+    for (const one of told) bench.keep(one)
+    await pass(0)
+    expect(there()).toEqual([told[0]!.id])
+    expect([bench.state.value, bench.waiting.value]).toEqual(['cut-off', 2])
+    expect(shown(bench)).toEqual(told.map((one) => one.id))
+    await pass(25_000)
+    expect(bench.waiting.value).toBe(2)
+  })
+
+  it('leaves nothing here once the run is over and sent', async () => {
+    rememberBench('batch', { batch: {}, run: {} })
+    const bench = keeper()
+    bench.keep(event())
+    await pass(0)
+    expect(Object.keys(localStorage).some((key) => key.includes(id))).toBe(true)
+    bench.keep(event({ kind: 'finished', pouredDay: '2026-03-01' }))
+    await pass(0)
+    expect(bench.state.value).toBe('kept')
+    expect(Object.keys(localStorage).filter((key) => key.includes(id))).toEqual([])
+    expect(rememberedBench('batch')).toBeNull()
+  })
+
+  it('is judged before it is sent where an older page, or a hand, left it here', async () => {
+    const good = event()
+    localStorage.setItem(
+      `mantle-run-${id}`,
+      JSON.stringify([good, { id: newId(), at: now, kind: 'scooped', step: 'x', grams: 'much' }]),
+    )
+    const bench = keeper()
+    vi.useRealTimers()
+    await vi.waitFor(() => expect(there()).toEqual([good.id]), { timeout: 20_000 })
+    expect(bench.waiting.value).toBe(0)
+    expect(localStorage.getItem(`mantle-run-${id}-unread`)).toContain('much')
+  })
+
+  it('says when this browser has hardly any room left, before it has none', async () => {
+    const bench = keeper()
+    bench.keep(event())
+    expect(bench.nearlyFull.value).toBe(false)
+    localStorage.setItem('elsewhere', 'x'.repeat(4_400_000))
+    bench.keep(event())
+    expect(bench.nearlyFull.value).toBe(true)
+    expect(bench.safe.value).toBe(true)
+    await pass(0)
   })
 
   it('by another device comes in by the line, each once', async () => {

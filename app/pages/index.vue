@@ -70,6 +70,11 @@ function jobWords(one: Due, batch: BatchSummary) {
         says: `Unwrap ${batch.name}`,
         because: `${name}, ${window}. Let it come to the warmth of the room`,
       }
+    case 'thaw':
+      return {
+        says: `Take ${batch.name} out of the freezer`,
+        because: `${name}, ${window}. Let it stand ten minutes, then unmould and cut; it sweats a little`,
+      }
     case 'cut':
       return {
         says: `Unmould and cut ${batch.name}`,

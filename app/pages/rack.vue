@@ -68,6 +68,7 @@ const flags = {
   pour: '',
   peek: 'look under',
   unwrap: 'unwrap',
+  thaw: 'out of the freezer',
   cut: 'unmould, cut',
   strip: 'test',
   weigh: 'weigh',

@@ -26,6 +26,7 @@ export const useWorkshop = defineStore('workshop', () => {
     emergency: { ambulance: '112', poison: '' },
     bench: {},
     rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null },
+    scaleCheck: null,
     vessels: [],
   })
   const today = ref('')

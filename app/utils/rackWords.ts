@@ -10,6 +10,7 @@ export const dueWords: Record<Due['kind'], string> = {
   pour: 'Pour',
   peek: 'Look under the cover',
   unwrap: 'Unwrap',
+  thaw: 'Out of the freezer, let it stand, then cut',
   cut: 'Unmould and cut',
   strip: 'Test with a strip',
   weigh: 'Weigh the marked bars',

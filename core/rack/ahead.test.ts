@@ -40,6 +40,13 @@ describe('in the mould', () => {
     expect(touchAdvice('soft', 50, window).says).toMatch(/Still soft/)
     expect(touchAdvice('sticky', 20, window).again).toEqual({ waiting: 24, frozen: 2 })
     expect(touchAdvice('firm', 20, window).again).toBeNull()
+    // Raw it is never sent to the freezer: well before its window, or where nobody knows since when it stands.
+    expect(touchAdvice('soft', 10, window).again).toEqual({ waiting: 12, frozen: null })
+    expect(touchAdvice('soft', 10, window).so).toContain('Not into the freezer yet')
+    expect(touchAdvice('sticky', 10, window).so).not.toContain('freeze')
+    expect(touchAdvice('soft', null, null).again!.frozen).toBeNull()
+    expect(touchAdvice('soft', 17, null).again!.frozen).toBeNull()
+    expect(touchAdvice('soft', 18, null).again!.frozen).toBe(2)
     expect(touchAdvice('hard', 60, window).so).toMatch(/Cut at once/)
   })
   it('a loaf that was tried soft is due again when it was said', () => {
@@ -50,6 +57,24 @@ describe('in the mould', () => {
     ])
     expect(dueFor(loaf, today, (instant) => instant.slice(0, 10))).toMatchObject([
       { kind: 'cut', on: '2026-03-21' },
+    ])
+  })
+  it('a loaf in the freezer is due out of it, and not to be cut before', () => {
+    const again = '2026-03-21T06:00:00.000Z'
+    const loaf = batchOf([
+      poured('2026-03-20'),
+      told({ kind: 'tried', day: '2026-03-21', touch: 'soft', frozen: true, again }),
+    ])
+    expect(dueFor(loaf, today, (instant) => instant.slice(0, 10))).toEqual([
+      { batchId: loaf.id, kind: 'thaw', on: '2026-03-21', between: { from: again, to: again } },
+    ])
+    const thawed = batchOf([
+      poured('2026-03-20'),
+      told({ kind: 'tried', day: '2026-03-21', touch: 'soft', frozen: true, again }),
+      told({ kind: 'tried', day: '2026-03-21', touch: 'firm' }),
+    ])
+    expect(dueFor(thawed, today, (instant) => instant.slice(0, 10))).toMatchObject([
+      { kind: 'cut' },
     ])
   })
   it('a pour with its time has a window even without the bench', () => {

@@ -17,6 +17,7 @@ const says: Record<Due['kind'], string> = {
   pour: 'Pour',
   peek: 'Look under the cover:',
   unwrap: 'Unwrap',
+  thaw: 'Out of the freezer:',
   cut: 'Unmould and cut',
   strip: 'Test with a strip:',
   weigh: 'Weigh the marked bars:',

@@ -6,7 +6,7 @@ import { testOn } from './usable'
 /** One thing to do or to look forward to. `on` may lie in the past: then it is late. */
 export interface Due {
   batchId: string
-  kind: 'pour' | 'peek' | 'unwrap' | 'cut' | 'strip' | 'weigh' | 'turn' | 'ready'
+  kind: 'pour' | 'peek' | 'unwrap' | 'thaw' | 'cut' | 'strip' | 'weigh' | 'turn' | 'ready'
   on: Day
   /** Instants between which it is best done, where the bench worked them out. */
   between: { from: string; to: string } | null
@@ -24,7 +24,12 @@ const unmouldAfter = 1
 
 /** What the pour says of looking, unwrapping and unmoulding, less what has been done. */
 function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) => Day): Due[] {
-  const again = batch.facts.tryAgainAt
+  const { tryAgainAt: again, inFreezer } = batch.facts
+  // Nobody cuts what lies in the freezer: first it comes out again.
+  if (again && inFreezer)
+    return [
+      { batchId: batch.id, kind: 'thaw', on: dayOf(again), between: { from: again, to: again } },
+    ]
   const due = batch.facts.checks.map(({ kind, from: opens, to }): Due => {
     const from = kind === 'unmould' && again && again > opens ? again : opens
     return {
@@ -112,7 +117,17 @@ export const jobsIn = (dues: readonly Due[]): number =>
   new Set(dues.map(({ kind, batchId }) => (rounds.has(kind) ? kind : `${kind} ${batchId}`))).size
 
 /** The order in which things are done on one day: what cannot wait first. */
-const order: Due['kind'][] = ['peek', 'unwrap', 'cut', 'strip', 'pour', 'weigh', 'turn', 'ready']
+const order: Due['kind'][] = [
+  'peek',
+  'unwrap',
+  'thaw',
+  'cut',
+  'strip',
+  'pour',
+  'weigh',
+  'turn',
+  'ready',
+]
 
 /**
  * What is due today (late things included) and in the six days after, in the order to do it.

@@ -232,6 +232,8 @@ export function factsAtOnce(
     out: sumOf(events, (event) => (event.kind === 'out' ? event.bars : 0)),
     checks: checksOf(batch.frozen, events),
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
+    inFreezer: !cut && (last('tried')?.frozen ?? false),
+    pouredAt: poured?.pouredAt ?? null,
     laundry: poured?.laundry ?? false,
     usable: usableOf(events, made),
     lyeHeavy: fitted?.lyeHeavy ?? null,

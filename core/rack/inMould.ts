@@ -46,14 +46,17 @@ export function peekAdvice(find: PeekFind, milk: boolean): LookAdvice {
 const waits: Record<Touch, number | null> = { soft: 12, sticky: 24, firm: null, hard: null }
 /** Hours in the freezer after which a soft loaf lets go of its mould. */
 const freezeHours = 2
+/** From which share of the hours to its window on a loaf may go there, and from which hour where nobody knows its window: raw it must not. */
+const freezeFrom = { share: 0.8, hours: 18 } as const
 
 export interface TouchAdvice extends LookAdvice {
-  /** Hours to wait, and with the freezer; null when it can be cut now. */
-  again: { waiting: number; frozen: number } | null
+  /** Hours to wait, and with the freezer, where it may go there; null when it can be cut now. */
+  again: { waiting: number; frozen: number | null } | null
 }
 
 /**
  * What a finger says of a loaf in its mould.
+ * A freezer is spoken of only near its window or after it: a raw loaf stops turning into soap there.
  * @param hours since the pour; null when nobody knows
  * @param window hours between which it should be cut
  * @example touchAdvice('firm', 24, { from: 20, to: 40 })
@@ -66,6 +69,9 @@ export function touchAdvice(
 ): TouchAdvice {
   const early = hours !== null && window !== null && hours < window.from
   const late = hours !== null && window !== null && hours > window.to
+  const mayFreeze =
+    hours !== null && hours >= (window ? window.from * freezeFrom.share : freezeFrom.hours)
+  const frozen = mayFreeze ? freezeHours : null
   switch (touch) {
     case 'soft':
       return {
@@ -74,16 +80,20 @@ export function touchAdvice(
           : late
             ? 'Still soft after its window: much water, soft oils or a high superfat.'
             : 'Too soft to stand by itself: it would bend and keep the marks of fingers.',
-        so: `Try again in ${waits.soft} hours, or put it in the freezer for ${freezeHours}: it comes out of the mould hard and sweats a little afterwards.`,
+        so: mayFreeze
+          ? `Try again in ${waits.soft} hours, or put it in the freezer for ${freezeHours}: it comes out of the mould hard and sweats a little afterwards.`
+          : `Try again in ${waits.soft} hours. Not into the freezer yet: it is still turning into soap.`,
         bad: false,
-        again: { waiting: waits.soft!, frozen: freezeHours },
+        again: { waiting: waits.soft!, frozen },
       }
     case 'sticky':
       return {
         says: 'Sides that stick tear when the mould is pulled.',
-        so: `Wait a day: it shrinks from the sides by itself. In a hurry, freeze it for ${freezeHours} hours and let it stand ten minutes first.`,
+        so: mayFreeze
+          ? `Wait a day: it shrinks from the sides by itself. In a hurry, freeze it for ${freezeHours} hours and let it stand ten minutes first.`
+          : 'Wait a day: it shrinks from the sides by itself.',
         bad: false,
-        again: { waiting: waits.sticky!, frozen: freezeHours },
+        again: { waiting: waits.sticky!, frozen },
       }
     case 'firm':
       return {

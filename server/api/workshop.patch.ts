@@ -8,6 +8,7 @@ import { queueHere } from '../facts/queue'
 /** Settings that belong to a station: who may work there may change them. All others are settings of the workshop. */
 const stationOf: Partial<Record<keyof Workshop, Right>> = {
   vessels: 'bench',
+  scaleCheck: 'bench',
   bench: 'bench',
   rack: 'rack',
   prices: 'formulas',

@@ -1,4 +1,4 @@
-import type { StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
+import type { SkippedReading, StandInAct, StandInSetup, StreamedReading } from '#contracts/device'
 import { randomSource } from '#core/statistics/randomSource'
 import { StandInScale } from './standInScale'
 import { StandInVessel } from './standInVessel'
@@ -7,6 +7,8 @@ import { StandInVessel } from './standInVessel'
 const pace = 200
 /** ms of the server's own time after which a set that nobody asks for goes. */
 const forgottenAfter = 10 * 60_000
+/** Minutes between two readings while time is let pass. */
+const everyMinutes = 0.5
 /** s of the model in one go: springs and probes need small steps. */
 const longestStep = 1
 
@@ -57,6 +59,19 @@ export class StandIns {
     this.clock += seconds * 1000
   }
 
+  private skip(minutes: number): SkippedReading[] {
+    const all: SkippedReading[] = []
+    for (let passed = 0; passed < minutes;) {
+      const more = Math.min(everyMinutes, minutes - passed)
+      this.pass(more * 60)
+      passed += more
+      const read = (device: 'lye' | 'oils') =>
+        this.silent.has(device) ? null : this[device].read()
+      all.push({ minutes: passed, lye: read('lye'), oils: read('oils') })
+    }
+    return all
+  }
+
   private tick(): void {
     // Pouring and settling stay at the pace of hands; heat runs at the pace of the clock.
     this.scale.step(pace / 1000)
@@ -78,7 +93,8 @@ export class StandIns {
     }
   }
 
-  act(act: StandInAct): void {
+  /** What was to be read while time was let pass: a reading every half minute, so that no peak is passed over. */
+  act(act: StandInAct): SkippedReading[] | void {
     this.asked = Date.now()
     switch (act.act) {
       case 'place':
@@ -104,7 +120,7 @@ export class StandIns {
       case 'silence':
         return void (act.on ? this.silent.add(act.device) : this.silent.delete(act.device))
       case 'skip':
-        return this.pass(act.minutes * 60)
+        return this.skip(act.minutes)
       case 'speed':
         this.speed = act.times
     }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { chills, usualSetup } from '#contracts/benchWords'
-import { tools, type Tool } from '#contracts/words'
+import { usualSetup } from '#contracts/benchWords'
+import { frozenStates, tools, type FrozenState, type Tool } from '#contracts/words'
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
 import { isHard } from '#core/bench/plan/fatSteps'
@@ -15,7 +15,7 @@ const setup = defineModel<RunSetup>({ required: true })
 const { settings, say } = storeToRefs(useWorkshop())
 /** What brings it together, as the formula says where the day has nothing else. */
 const toolWords = { blender: 'stick blender', whisk: 'whisk', spoon: 'spoon' } as const
-const chillWords = { hard: 'frozen hard', slush: 'slush, half ice', cold: 'cold, no ice' } as const
+const frozenWords = { hard: 'frozen hard', slush: 'slush, half ice', cold: 'cold, no ice' } as const
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
 const ownLye = computed(() => lyeByPot(ctx.document))
 const meltable = computed(
@@ -100,9 +100,13 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
       >
       <label v-if="frozenMilk" class="flex items-center justify-between gap-3"
         >The milk is
-        <select v-model="setup.chill" class="field w-44">
-          <option v-for="chill in chills" :key="chill" :value="chill">
-            {{ chillWords[chill] }}
+        <select
+          class="field w-44"
+          :value="setup.frozen ?? ctx.document.method.frozen ?? 'hard'"
+          @change="setup.frozen = ($event.target as HTMLSelectElement).value as FrozenState"
+        >
+          <option v-for="state in frozenStates" :key="state" :value="state">
+            {{ frozenWords[state] }}
           </option>
         </select></label
       >

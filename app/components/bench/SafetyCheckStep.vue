@@ -48,6 +48,7 @@ useBenchKeys({
         </button>
       </li>
     </ul>
+    <ScaleCheck v-if="!bench.practising" />
     <p class="mt-4 text-[15px] text-ink-2">
       If it happens all the same: <b>Emergency</b>, the key E, on every screen of the bench. Local
       rules and the supplier’s safety sheet come first.

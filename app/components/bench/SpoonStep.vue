@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { chills } from '#contracts/benchWords'
+import { frozenStates } from '#contracts/words'
 import { lyeJugsOf } from '#core/bench/plan/jug'
 import { goesIntoLye } from '#core/bench/run/asWeighed'
 import { readingsOf } from '#core/bench/run/batter'
@@ -12,9 +12,11 @@ const { step, ctx, plan, state, celsius, run, done, devices, minutes } = bench
 const say = computed(() => ctx.value.say)
 const guard = computed(() => step.value!.watch!.most)
 const pot = computed(() => step.value!.pot ?? null)
-const chill = computed(() => state.value.chill ?? run.setup.chill)
-const jug = computed(() => lyeJugsOf(ctx.value, chill.value)[pot.value ?? 0]!)
-const chillWords = {
+const frozen = computed(
+  () => state.value.frozen ?? run.setup.frozen ?? ctx.value.document.method.frozen ?? 'hard',
+)
+const jug = computed(() => lyeJugsOf(ctx.value, frozen.value)[pot.value ?? 0]!)
+const frozenWords = {
   hard: { says: 'Frozen hard', named: 'hard-frozen milk' },
   slush: { says: 'Slush, half ice', named: 'slush' },
   cold: { says: 'Cold, no ice', named: 'cold milk' },
@@ -213,7 +215,7 @@ const colours = [
       :next="next"
       :share="share"
       :guard="guard"
-      :chill="chillWords[chill].named"
+      :chill="frozenWords[frozen].named"
     />
     <ul
       class="mt-3 grid grid-cols-4 gap-1.5 text-[15px] sm:text-[17px]"
@@ -228,15 +230,15 @@ const colours = [
       <span class="text-[16px] text-ink-2">The milk went in as</span>
       <div class="flex flex-1 border border-line-3" role="group" aria-label="The milk went in as">
         <button
-          v-for="one in chills"
+          v-for="one in frozenStates"
           :key="one"
           type="button"
           class="min-h-14 flex-1 px-2 text-[16px] font-semibold"
-          :class="one === chill ? 'bg-[#dfe6e4] text-[#182022]' : ''"
-          :aria-pressed="one === chill"
+          :class="one === frozen ? 'bg-[#dfe6e4] text-[#182022]' : ''"
+          :aria-pressed="one === frozen"
           @click="bench.tell({ kind: 'chilled', how: one })"
         >
-          {{ chillWords[one].says }}
+          {{ frozenWords[one].says }}
         </button>
       </div>
       <BenchKey

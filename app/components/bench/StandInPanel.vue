@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { lyeJugsOf } from '#core/bench/plan/jug'
 import { jugOf } from '#core/bench/plan/plan'
+import { reallyThere } from '#core/bench/run/asWeighed'
+import { weightsOf } from '#core/bench/run/run'
+import { jugWith } from '#core/bench/run/slips'
 import { spoons } from '#core/heat/spoons'
 
 /** The stand-ins' own little world: pour, spoon, stove and ice, so that the bench has something to listen to. */
@@ -9,9 +12,17 @@ const { devices, step, plan, state, target, speed, practising, stepState, run } 
 /** The jug of the step, with its milk as it turned out to be. */
 const milkJug = computed(
   () =>
-    lyeJugsOf(bench.ctx.value, state.value.chill ?? run.setup.chill)[step.value?.pot ?? 0] ??
+    lyeJugsOf(bench.ctx.value, state.value.frozen ?? run.setup.frozen)[step.value?.pot ?? 0] ??
     plan.value.jug,
 )
+/** What really is in the jug: weights that were typed move the stand-ins too. */
+const weights = computed(() => weightsOf(plan.value, state.value))
+const jugNow = computed(() =>
+  plan.value.jugs.length > 1
+    ? jugOf(plan.value, bench.jugPot.value)
+    : jugWith(bench.ctx.value, plan.value, weights.value),
+)
+const oilsNow = computed(() => reallyThere(plan.value, 'oils', weights.value))
 const weak = ref(false)
 const silent = ref({ scale: false, lye: false, oils: false })
 const toGo = computed(() => Math.max(0, target.value - (stepState.value?.grams ?? 0)))
@@ -71,8 +82,7 @@ const keys = computed(() => {
       {
         key: 'p',
         says: 'Pour the lye in',
-        act: () =>
-          act({ act: 'dissolve', jug: jugOf(plan.value, bench.jugPot.value), weak: weak.value }),
+        act: () => act({ act: 'dissolve', jug: jugNow.value, weak: weak.value }),
       },
       {
         key: 'm',
@@ -85,8 +95,7 @@ const keys = computed(() => {
       {
         key: 'p',
         says: 'Melt on the stove',
-        act: () =>
-          act({ act: 'warm', vessel: 'oils', toC: 58, grams: bench.ctx.value.onScale.result.oils }),
+        act: () => act({ act: 'warm', vessel: 'oils', toC: 58, grams: oilsNow.value }),
       },
     ]
   if (step.value?.kind === 'meet')
@@ -99,7 +108,7 @@ const keys = computed(() => {
             act: 'warm',
             vessel: 'oils',
             toC: plan.value.window.oils.high - 1,
-            grams: bench.ctx.value.onScale.result.oils,
+            grams: oilsNow.value,
           }),
       },
       {
@@ -119,9 +128,11 @@ const keys = computed(() => {
     ]
   return []
 })
-function skip(minutes: number) {
-  void act({ act: 'skip', minutes })
-  bench.clock.skip(practising ? minutes : 0)
+/** Time passes for the vessels, and in a rehearsal for the bench: what they showed meanwhile is kept, the peak too. */
+async function skip(minutes: number) {
+  const passed = await act({ act: 'skip', minutes })
+  bench.keepPassed(passed, practising ? 'clock-moves' : 'clock-stands')
+  if (practising) bench.clock.skip(minutes)
 }
 function setSpeed(times: number) {
   speed.value = times
@@ -138,8 +149,16 @@ useBenchKeys({
       () => void keys.value.find((one) => one.key === key)?.act(),
     ]),
   ),
-  f: () => skip(10),
+  f: () => void skip(10),
 })
+// What is typed lies on the stand-in scale too.
+watch(
+  () => stepState.value?.scoops.at(-1),
+  (scoop) => {
+    if (scoop?.typed && scoop.grams > 0 && devices.sources.value.scale.kind === 'stand-in')
+      void act({ act: 'pour', grams: scoop.grams, perSecond: 500 })
+  },
+)
 // The world follows what the maker says is in: milk cools the oils it goes into.
 watch(
   () => state.value.order.length,

@@ -1,7 +1,7 @@
 import { heatTakenBy, jugCapacity, type LyeJug } from '../../heat/dissolving'
 import { perMinuteOf } from '../../heat/cooling'
 import { lyeDensity } from '../../formula/volume'
-import type { Chill } from '#contracts/benchWords'
+import type { FrozenState } from '#contracts/words'
 import type { RunSetup } from '#contracts/run'
 import type { FormulaResult } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
@@ -14,7 +14,7 @@ const chilled = {
   hard: { celsius: -18, ice: 1 },
   slush: { celsius: 0, ice: 0.5 },
   cold: { celsius: 5, ice: 0 },
-} as const satisfies Record<Chill, { celsius: number; ice: number }>
+} as const satisfies Record<FrozenState, { celsius: number; ice: number }>
 /** °C of ice cubes. */
 const cubesC = chilled.hard.celsius
 
@@ -26,7 +26,11 @@ const cubesC = chilled.hard.celsius
 export function jugHeatOf(
   document: FormulaDocument,
   result: FormulaResult,
-  { roomC, jug, chill = 'hard' }: Pick<RunSetup, 'roomC' | 'jug'> & { chill?: Chill },
+  {
+    roomC,
+    jug,
+    frozen: state,
+  }: Pick<RunSetup, 'roomC' | 'jug'> & Partial<Pick<RunSetup, 'frozen'>>,
 ): LyeJug {
   const { lye, water } = result
   const inJug = result.liquids.filter(
@@ -35,7 +39,7 @@ export function jugHeatOf(
   const frozen = inJug.filter(({ way }) => way === 'frozen')
   const poured = inJug.filter(({ way }) => way !== 'frozen')
   const ready = lye.solution !== null
-  const { celsius, ice: iced } = chilled[chill]
+  const { celsius, ice: iced } = chilled[state ?? document.method.frozen ?? 'hard']
   const frozenWater = sumOf(frozen, ({ waterGrams }) => waterGrams)
   const ice = water.ice + frozenWater * iced
   const thawed = frozenWater * (1 - iced)
@@ -61,15 +65,15 @@ export function jugHeatOf(
 
 /**
  * The lye jugs of a plan: one of each pot, or the one for all of them.
- * @param chill how frozen the milk is; as the maker meant it to be where nothing else is said
+ * @param frozen how frozen the milk is; as the maker meant it to be where nothing else is said
  * @example lyeJugsOf(bench().ctx)[0].naoh // 128
  */
 export function lyeJugsOf(
   { document, onScale, pots, setup }: Pick<PlanContext, 'document' | 'onScale' | 'pots' | 'setup'>,
-  chill = setup.chill,
+  frozen = setup.frozen,
 ): LyeJug[] {
   const own = lyeByPot(document) ? pots : [{ document, result: onScale.result }]
-  return own.map((pot) => jugHeatOf(pot.document, pot.result, { ...setup, chill }))
+  return own.map((pot) => jugHeatOf(pot.document, pot.result, { ...setup, frozen }))
 }
 
 /**

@@ -103,7 +103,7 @@ describe('frozen milk', () => {
   })
 
   it('is as cold as it is said to be', () => {
-    const jug = (chill: RunSetup['chill']) => made(milk, { chill }).plan.jug
+    const jug = (frozen: RunSetup['frozen']) => made(milk, { frozen }).plan.jug
     const hard = jug('hard')
     expect(hard.ice).toBeGreaterThan(200)
     expect(hard).toMatchObject({ water: 0, iceC: -18, bySpoon: true })

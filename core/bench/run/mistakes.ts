@@ -13,6 +13,43 @@ export interface Mistake {
   because: string
 }
 
+/** Pots whose batter was, or by this plan would be, too thick before it was poured. */
+function tooLate({ say }: PlanContext, plan: Plan, state: RunState): Mistake[] {
+  return plan.pots.flatMap((pot, index): Mistake[] => {
+    const whose = pot.name ? ` of ${pot.name}` : ''
+    const at = (list: { pot: number | null; minutes: number }[]) =>
+      list.find((one) => one.pot === index) ?? list.find((one) => one.pot === null)
+    const poured = at(state.poured)
+    const emulsion =
+      state.marks.find(
+        (mark) =>
+          mark.counted && mark.pot === index && stageRank(mark.stage) >= stageRank('emulsion'),
+      ) ?? at(state.combined)
+    const took = poured && emulsion ? poured.minutes - emulsion.minutes : null
+    if (took !== null && took > pot.working)
+      return [
+        {
+          about: 'batter',
+          severity: 'think',
+          says: `The batter${whose} was poured ${say.number(took)} minutes after its emulsion; it stays workable for about ${say.number(pot.working)}.`,
+          because:
+            'In earnest it would have been too thick to pour. More water, cooler, less blending, or a simpler pour.',
+        },
+      ]
+    if (pot.takes !== null && pot.takes > pot.working)
+      return [
+        {
+          about: 'batter',
+          severity: 'think',
+          says: `By this plan the batter${whose} is worked for ${say.number(pot.takes)} minutes and is too thick after about ${say.number(pot.working)}.`,
+          because:
+            'The rehearsal does not thicken, a real batter does: change the plan or the formula first.',
+        },
+      ]
+    return []
+  })
+}
+
 /**
  * What went wrong in a run, the gravest first: safety, order, weights, temperatures, batter.
  * @example mistakesOf(bench().ctx, bench().plan, bench().state) // []
@@ -128,6 +165,7 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
       says: `Blended for ${Math.round(seconds / 60)} minutes.`,
       because: 'Short pulses and stirring in turn leave time for the pour.',
     })
+  found.push(...tooLate(ctx, plan, state))
   const rank = { stop: 0, think: 1, know: 2 }
   return found.sort((a, b) => rank[a.severity] - rank[b.severity])
 }

@@ -250,6 +250,54 @@ describe('after a rehearsal', () => {
   })
 })
 
+describe('a rehearsal in which the batter would have set', () => {
+  /** As planned, but this long between the emulsion and the pour. */
+  const pouredAfter = (minutes: number) => {
+    const events = allDone().map((event) => ({ ...event }))
+    const at = (later: number) => new Date(Date.parse(start) + later * 60_000).toISOString()
+    for (const event of events) {
+      const id = 'step' in event ? event.step : ''
+      if (event.kind === 'marked') event.at = at(60)
+      if (id === 'combine') event.at = at(58)
+      if (id === 'batter:emulsion') event.at = at(60.5)
+      if (id === 'pour') event.at = at(60 + minutes)
+      if (id === 'cover' || id === 'rinse') event.at = at(200)
+    }
+    return mistakesOf(ctx, plan, stateOf(...events)).filter(({ about }) => about === 'batter')
+  }
+  it('is not ready for the real thing', () => {
+    expect(pouredAfter(plan.pots[0]!.working - 1)).toEqual([])
+    const [late] = pouredAfter(plan.pots[0]!.working + 1)
+    expect(late!.severity).toBe('think')
+    expect(late!.says).toContain('stays workable for about')
+  })
+})
+
+describe('what is divided', () => {
+  it('is what the jug weighed once more, where somebody weighed it', () => {
+    const { plan: many } = plannedFrom({
+      ...document,
+      parts: ['pale', 'mid', 'dark'].map((name, index) => ({
+        name,
+        share: index ? 0.25 : 0.5,
+        scent: true,
+        additives: [],
+      })),
+      method: { ...document.method, patterns: ['layers'] },
+    })
+    const share = many.steps.find(({ id }) => id === 'weigh:share:lye@0')!
+    const weighed = many.steps.flatMap((one) =>
+      one.weigh && one.weigh.kind !== 'share' ? [scoop(one.id, one.weigh.grams), done(one.id)] : [],
+    )
+    const asWritten = targetOf(many, runOf(many, start, weighed), share)
+    // Half of a jug out of which 12 g went as steam.
+    const { lye } = ((grams) => ({ lye: grams }))(asWritten * 2 - 12)
+    const steamed = [...weighed, told({ kind: 'checked', vessel: 'lye', grams: lye })]
+    expect(targetOf(many, runOf(many, start, steamed), share)).toBeCloseTo(lye / 2, 0)
+    expect(asWritten - targetOf(many, runOf(many, start, steamed), share)).toBeCloseTo(6, 0)
+  })
+})
+
 it('the checks after the pour follow from when it was poured and how warm', () => {
   const state = stateOf(...allDone({}, 40))
   expect(celsiusAtCombine(state, 'lye')).toBe(40)

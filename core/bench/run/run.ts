@@ -1,12 +1,6 @@
-import type {
-  BatterStage,
-  Chill,
-  LyeFault,
-  Rescue,
-  Treatment,
-  VesselKind,
-} from '#contracts/benchWords'
+import type { BatterStage, LyeFault, Rescue, Treatment, VesselKind } from '#contracts/benchWords'
 import type { RunEvent } from '#contracts/run'
+import type { FrozenState } from '#contracts/words'
 import type { HeatReading } from '../../heat/cooling'
 import type { PlanContext } from '../plan/context'
 import { asWeighed, goesIntoLye, reallyThere, type AsWeighed } from './asWeighed'
@@ -47,7 +41,7 @@ export interface RunState {
   /** Spoons of lye that went into milk, by the step; g left in the cup after each, where somebody weighed it. */
   spooned: Record<string, { minutes: number; left: number | null }[]>
   /** How frozen the milk was; as it was planned where nobody said otherwise. */
-  chill: Chill | null
+  frozen: FrozenState | null
   marks: Mark[]
   blended: Record<number, number>
   watered: Record<number, number>
@@ -111,7 +105,7 @@ export function runOf(
     readings: { lye: [], oils: [] },
     treated: { lye: { how: 'air', minutes: 0 }, oils: { how: 'air', minutes: 0 } },
     spooned: {},
-    chill: null,
+    frozen: null,
     marks: [],
     blended: {},
     watered: {},
@@ -188,7 +182,7 @@ export function runOf(
         ]
         break
       case 'chilled':
-        state.chill = event.how
+        state.frozen = event.how
         break
       case 'treated':
         state.treated[event.vessel] = { how: event.how, minutes }
@@ -313,7 +307,10 @@ export function targetOf(plan: Plan, state: RunState, step: Step): number {
   const { weigh } = step
   if (!weigh) return 0
   if (weigh.kind === 'share') {
-    const there = reallyThere(plan, weigh.id, weightsOf(plan, state))
+    // Jug and pan that were weighed once more are what is really there: steam and what stuck to the spoon count.
+    const there =
+      (weigh.id === 'lye' || weigh.id === 'oils' ? state.checked[weigh.id] : null) ??
+      reallyThere(plan, weigh.id, weightsOf(plan, state))
     const grams = Math.floor((there * weigh.share) / plan.scale + 1e-9) * plan.scale
     return roundTo(grams)
   }

@@ -58,8 +58,11 @@ function spanOf(plan: Plan, vessel: 'lye' | 'oils', weights: Weights) {
   }
 }
 
-/** The jug with other weights in it than planned: lye and water as they would be. */
-function jugWith(ctx: PlanContext, plan: Plan, weights: Weights): LyeJug {
+/**
+ * The lye jug with other weights in it than planned: lye and water as they would be.
+ * @example jugWith(bench().ctx, bench().plan, ({ weigh }) => weigh.grams).naoh // 128
+ */
+export function jugWith(ctx: PlanContext, plan: Plan, weights: Weights): LyeJug {
   const sum = (...kinds: string[]) =>
     sumOf(inVessel(plan, 'lye'), (step) => (kinds.includes(step.weigh!.kind) ? weights(step) : 0))
   const { naohPurity, kohPurity, solutionStrength } = ctx.document.alkali
@@ -79,7 +82,7 @@ const plannedWater = (plan: Plan) =>
 
 /** Whether a peak is one that this jug may have; always where heat tells nothing of it. */
 function peakFits(jug: LyeJug, peakC: number | null): boolean {
-  if (peakC === null || jug.ice > 0) return true
+  if (peakC === null || jug.ice > 0 || jug.bySpoon) return true
   const { low, high } = openJugPeak(jug)
   return peakC >= low - peakSlack && peakC <= high + peakSlack
 }

@@ -30,7 +30,10 @@ function upTo(until: string, pots = false) {
     {},
     1,
   )
-  const steps = plan.steps.slice(0, plan.steps.findIndex(({ id }) => id === until))
+  const steps = plan.steps.slice(
+    0,
+    plan.steps.findIndex(({ id }) => id === until),
+  )
   const events = steps.flatMap((step, index) => {
     const at = new Date(Date.parse(start) + index * 60_000).toISOString()
     return [

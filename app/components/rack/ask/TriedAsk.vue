@@ -14,22 +14,26 @@ const hour = 3_600_000
 const now = workshop.clock()
 const window = computed(() => batch.facts.checks.find(({ kind }) => kind === 'unmould'))
 const advice = computed(() => {
-  if (!window.value) return touchAdvice(touch.value, null, null)
-  const from = Date.parse(window.value.from)
-  const span = { from: 0, to: (Date.parse(window.value.to) - from) / hour }
-  return touchAdvice(touch.value, (now - from) / hour, span)
+  const { pouredAt, pouredOn } = batch.facts
+  // A day without an hour counts from its noon.
+  const poured = pouredAt ?? (pouredOn ? `${pouredOn}T12:00:00Z` : null)
+  if (!poured) return touchAdvice(touch.value, null, null)
+  const hours = (instant: string) => (Date.parse(instant) - Date.parse(poured)) / hour
+  const span = window.value && { from: hours(window.value.from), to: hours(window.value.to) }
+  return touchAdvice(touch.value, (now - Date.parse(poured)) / hour, span ?? null)
 })
 const again = computed(() => {
   const hours = advice.value.again
   if (!hours) return null
-  return new Date(now + (frozen.value ? hours.frozen : hours.waiting) * hour).toISOString()
+  const waits = frozen.value && hours.frozen !== null ? hours.frozen : hours.waiting
+  return new Date(now + waits * hour).toISOString()
 })
 watchEffect(
   () =>
     (answer.value = {
       kind: 'tried',
       touch: touch.value,
-      frozen: again.value !== null && frozen.value,
+      frozen: frozen.value && advice.value.again?.frozen != null,
       again: again.value,
     }),
 )
@@ -57,7 +61,7 @@ const { say } = storeToRefs(useWorkshop())
       ><input v-model="frozen" type="radio" :value="false" /> it waits
       {{ advice.again.waiting }} hours</label
     >
-    <label class="flex items-center gap-2"
+    <label v-if="advice.again.frozen !== null" class="flex items-center gap-2"
       ><input v-model="frozen" type="radio" :value="true" /> {{ advice.again.frozen }} hours in the
       freezer</label
     >
