@@ -10,8 +10,9 @@ export function useDueAnswers() {
 
   async function answer(kind: Due['kind'], all: BatchSummary[]) {
     if (kind === 'weigh') weighing.value = all
-    else if (kind === 'cut' || kind === 'strip' || kind === 'peek')
-      asked.value = { batch: all[0]!, asks: kind === 'peek' ? 'checked' : kind }
+    else if (kind === 'cut' || kind === 'strip') asked.value = { batch: all[0]!, asks: kind }
+    else if (kind === 'peek') asked.value = { batch: all[0]!, asks: 'checked' }
+    else if (kind === 'thaw') asked.value = { batch: all[0]!, asks: 'tried' }
     else if (kind === 'unwrap')
       await batches.tell(
         all[0]!.id,
@@ -29,6 +30,7 @@ export function useDueAnswers() {
 export const dueAnswers: Partial<Record<Due['kind'], string>> = {
   peek: 'Look',
   unwrap: 'Done',
+  thaw: 'It is out',
   cut: 'Cut',
   strip: 'Test',
   weigh: 'Weigh',

@@ -9,11 +9,11 @@ export const patternOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern 
   method.patterns[0] ?? 'plain'
 
 /**
- * All the ways it is poured, in the order of the work; plain where none is named.
+ * All the ways it is poured, each once, in the order of the work; plain where none is named.
  * @example patternsOf(example) // ['plain']
  */
 export const patternsOf = ({ method }: Pick<FormulaDocument, 'method'>): Pattern[] =>
-  method.patterns.length ? [...method.patterns] : ['plain']
+  method.patterns.length ? [...new Set(method.patterns)] : ['plain']
 
 /**
  * Whether a blender brings it together; by hand it takes longer.

@@ -3,7 +3,7 @@ import type { Library } from '../materials/library'
 import type { Formatter } from '../units/formatter'
 import { computeFormula } from '../formula/compute'
 import type { Measure } from '../formula/measure'
-import { patternOf } from '../formula/method'
+import { patternsOf } from '../formula/method'
 import { nameOfExtra, nameOfFat, nameOfLiquid, sayWater } from '../formula/names'
 import { capital, inSentence } from '../units/language'
 
@@ -100,7 +100,11 @@ export function wordings(library: Library, say: Formatter) {
     ice: ({ iceGrams, iceShare }: Pick<FormulaDocument, 'iceGrams' | 'iceShare'>) =>
       iceGrams == null ? say.percent(iceShare) : say.mass(iceGrams),
     temperature: (celsius: number) => say.temperature(celsius),
-    pattern: (document: FormulaDocument) => patternOf(document).replace(/-/g, ' '),
+    pattern: (document: FormulaDocument) =>
+      say.list(
+        patternsOf(document).map((pattern) => pattern.replace(/-/g, ' ')),
+        'and',
+      ),
   }
 }
 

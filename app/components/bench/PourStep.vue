@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { normalAt } from '#core/bench/plan/stepKinds'
 import { stageText } from '#core/bench/run/batter'
+import { fillings } from '#core/mould/fillings'
 
 /** The pour: the order of the pots, what each still needs, and the mould filling up. */
 const bench = useBench()
@@ -8,6 +9,12 @@ const { step, plan, ctx, done } = bench
 const say = computed(() => ctx.value.say)
 const { rows, below, carriesIn } = useLayers(bench)
 const wide = useWideBench()
+/** Several moulds, or cavities, are filled in turn: the weight of each. */
+const moulds = computed(() => {
+  const { document, onScale } = ctx.value
+  const all = fillings(document.size, onScale.result)
+  return all.length > 1 || all.some(({ each }) => each) ? all : []
+})
 const sounds = useBenchSounds()
 watch(carriesIn, (now, before) => {
   if (before > 0 && now === 0 && sounds.value) soundOf('look')
@@ -46,6 +53,24 @@ useBenchKeys({ ' ': next, Enter: next, k: pourNow })
         </li>
       </ol>
     </div>
+    <ul
+      v-if="moulds.length"
+      class="figure mt-3 grid gap-1 text-[17px]"
+      aria-label="Into each mould"
+    >
+      <li
+        v-for="mould in moulds"
+        :key="mould.name"
+        class="flex justify-between gap-3 border-b border-line pb-1"
+      >
+        <span>{{ mould.name || 'Mould' }}</span>
+        <b>{{
+          mould.each
+            ? `${mould.each.count} × ${say.amount(mould.each.grams)}`
+            : say.amount(mould.grams)
+        }}</b>
+      </li>
+    </ul>
     <NormalLines :lines="normalAt(step!)!" class="mt-3 text-[16px]" />
     <template #keys>
       <BenchKey says="Back" hint="←" @click="bench.look(-1)" />

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { patterns, type Pattern } from '#contracts/words'
 import { pours } from '#core/batter/patterns'
-import { patternOf } from '#core/formula/method'
+import { pourActs } from '#core/batter/pourActs'
+import { patternOf, patternsOf } from '#core/formula/method'
+import { X } from '@lucide/vue'
 import { reasonsOf, workingTime } from '#core/batter/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
@@ -17,7 +19,20 @@ const reasons = computed(() => {
   )
 })
 const pattern = computed(() => patternOf(document.value))
-const setPattern = (to: Pattern) => put(['method', 'patterns'], to === 'plain' ? [] : [to])
+/** The pour decides the batter; what comes to it is done before, between or after. */
+const also = computed(() => patternsOf(document.value).slice(1))
+const joins = computed(() =>
+  patterns.filter((one) => {
+    const { between, after, beforeLast } = pourActs[one]
+    return (between || after || beforeLast) && one !== pattern.value && !also.value.includes(one)
+  }),
+)
+const putPatterns = (all: Pattern[]) =>
+  put(['method', 'patterns'], all.length === 1 && all[0] === 'plain' ? [] : all)
+const setPattern = (to: Pattern) => putPatterns([to, ...also.value.filter((one) => one !== to)])
+const addPattern = (to: Pattern) => putPatterns([pattern.value, ...also.value, to])
+const dropPattern = (gone: Pattern) =>
+  putPatterns([pattern.value, ...also.value.filter((one) => one !== gone)])
 const tools = { blender: 'a blender', whisk: 'a whisk', spoon: 'a spoon' } as const
 const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } as const
 </script>
@@ -72,6 +87,31 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
           </option>
         </select>
       </label>
+      <span
+        v-for="one in also"
+        :key="one"
+        class="inline-flex items-center gap-1 border border-line-3 py-0.5 pl-2"
+      >
+        {{ pours[one].says }}
+        <button
+          type="button"
+          class="p-1.5"
+          :aria-label="`Without ${pours[one].says}`"
+          @click="dropPattern(one)"
+        >
+          <X :size="14" aria-hidden="true" />
+        </button>
+      </span>
+      <select
+        v-if="joins.length && also.length < 3"
+        class="field py-1"
+        aria-label="And then"
+        :value="''"
+        @change="addPattern(($event.target as HTMLSelectElement).value as Pattern)"
+      >
+        <option value="" disabled>and then …</option>
+        <option v-for="one in joins" :key="one" :value="one">{{ pours[one].says }}</option>
+      </select>
     </div>
     <p class="text-sm text-ink-2">
       {{ pours[pattern].says }}: {{ pours[pattern].wants }}, for about

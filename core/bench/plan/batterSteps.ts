@@ -1,5 +1,6 @@
 import type { Formatter } from '../../units/formatter'
-import { byBlender, patternOf } from '../../formula/method'
+import { pourActs, type PourAct } from '../../batter/pourActs'
+import { byBlender, patternOf, patternsOf } from '../../formula/method'
 import { capital, inSentence } from '../../units/language'
 import { at, forPot, type PlanContext } from './context'
 import { divideSteps } from './divide'
@@ -114,8 +115,10 @@ function pourStep(ctx: PlanContext, pot: number | null, after: string[]): Step {
     short: layer === null ? `Pour, ${inSentence(pour.says)}` : `Pour ${layer}`,
     how:
       layer === null
-        ? 'From low down, then tap the mould so that the air comes up.'
-        : 'Over the back of a spoon, so that the layer below keeps its face. The one below must hold a spoon.',
+        ? pourActs[patternOf(ctx.document)].how
+        : pour.oneByOne && pot
+          ? pourActs[patternOf(ctx.document)].how
+          : 'Low and to one side; it runs level by itself. Tap the air out now, not later.',
     minutes: layer === null ? Math.max(2, Math.round(pour.minutes / 3)) : 3,
     after,
     pot: pot ?? undefined,
@@ -123,6 +126,37 @@ function pourStep(ctx: PlanContext, pot: number | null, after: string[]): Step {
     needed: true,
   }
 }
+
+/** An act of a pattern as a step; of a layer where `pot` says whose. */
+const actStep = (
+  { says, short, how, minutes, id }: PourAct,
+  after: string[],
+  pot: number | null = null,
+): Step => ({
+  id: at(`act:${id}`, pot),
+  kind: 'do',
+  says,
+  short,
+  how,
+  minutes,
+  after,
+  pot: pot ?? undefined,
+  vessel: 'mould',
+  needed: false,
+})
+
+/** The acts of all patterns of a formula at one moment. */
+const actsAt = (
+  { document }: PlanContext,
+  moment: 'ready' | 'before' | 'between' | 'beforeLast' | 'after',
+): PourAct[] => patternsOf(document).flatMap((pattern) => pourActs[pattern][moment] ?? [])
+
+/**
+ * What a pattern wants before anything runs: the mould propped up.
+ * @example mouldSteps(bench({ method: { patterns: ['slanted-layers'] } }).ctx, ['mould']).map(({ id }) => id) // ['act:prop']
+ */
+export const mouldSteps = (ctx: PlanContext, after: string[]): Step[] =>
+  actsAt(ctx, 'ready').map((act) => actStep(act, after))
 
 /** What is over once the last of it is poured. */
 const coverSteps = ({ document, say, scorches }: PlanContext, poured: string): Step[] => {
@@ -163,6 +197,18 @@ const coverSteps = ({ document, say, scorches }: PlanContext, poured: string): S
       needed: true,
     },
   ]
+}
+
+/** A line through a batter that is not divided: half of it, the powder, then the rest. */
+function halfAndLine(ctx: PlanContext, after: string[]): Step[] {
+  const half: PourAct = {
+    id: 'half',
+    says: 'Pour half of it, tap it level',
+    short: 'First half in',
+    how: 'It must hold a line before the powder goes on; keep the rest moving meanwhile.',
+    minutes: 3,
+  }
+  return actsAt(ctx, 'between').flatMap((act) => [actStep(half, after), actStep(act, ['act:half'])])
 }
 
 /** The last of some steps, or what comes before them where there are none. */
@@ -215,17 +261,34 @@ export function batterSteps(ctx: PlanContext, ready: Step[]): Step[] {
     for (const pot of each) {
       const { own, after } = begun(pot)
       const traced = traceSteps(ctx, pot, after)
-      const layer = pourStep(ctx, pot, [...poured, ...lastId(traced, after)])
-      steps.push(...own, ...traced, layer)
+      const isLast = pot === pots.length - 1
+      // The powder goes onto a layer that carries, while the next is still stirred; the mould is levelled for the last.
+      const on = [
+        ...(pot ? actsAt(ctx, 'between') : []),
+        ...(isLast ? actsAt(ctx, 'beforeLast') : []),
+      ].map((act) => actStep(act, poured, pot))
+      const layer = pourStep(ctx, pot, [
+        ...poured,
+        ...lastId(traced, after),
+        ...on.map(({ id }) => id),
+      ])
+      steps.push(...own, ...traced, ...on, layer)
       poured = [layer.id]
     }
   else {
     const pots = each.map((pot) => ({ pot, ...begun(pot) }))
     const traced = pots.map(({ pot, after }) => traceSteps(ctx, pot, after))
     const last = traced.flatMap((own, index) => lastId(own, pots[index]!.after))
-    const pour = pourStep(ctx, null, last)
-    steps.push(...pots.flatMap(({ own }) => own), ...traced.flat(), pour)
+    const before = actsAt(ctx, 'before').map((act) => actStep(act, last))
+    const halves = halfAndLine(ctx, last)
+    const pour = pourStep(ctx, null, [...last, ...[...before, ...halves].map(({ id }) => id)])
+    steps.push(...pots.flatMap(({ own }) => own), ...traced.flat(), ...before, ...halves, pour)
     poured = [pour.id]
+  }
+  for (const act of actsAt(ctx, 'after')) {
+    const step = actStep(act, poured)
+    steps.push(step)
+    poured = [step.id]
   }
   return [...steps, ...coverSteps(ctx, poured[0]!)]
 }

@@ -9,7 +9,7 @@ import { libraryIn } from '../../materials/inUnits'
 import { openJugPeak, type LyeJug } from '../../heat/dissolving'
 import type { Formatter } from '../../units/formatter'
 import { scorchingLiquids } from '../../water/milk'
-import { batterSteps } from './batterSteps'
+import { batterSteps, mouldSteps } from './batterSteps'
 import { toleranceOf, type PlanContext } from './context'
 import { fatsAt, fatSteps, isHard } from './fatSteps'
 import { lyeJugOf, lyeJugsOf } from './jug'
@@ -188,6 +188,7 @@ function usualSteps(ctx: PlanContext): Step[] {
           lye: true,
         },
       ]
+  first.splice(2, 0, ...mouldSteps(ctx, ['mould']))
   return merged(ctx, [...first, ...lye, ...fats, ...ready, meet, ...again, ...rest])
 }
 

@@ -1,3 +1,4 @@
+import type { Pattern } from '#contracts/words'
 import { describe, expect, it } from 'vitest'
 import type { FormulaDocument } from '#contracts/formula'
 import type { RunSetup } from '#contracts/run'
@@ -183,5 +184,72 @@ describe('a pot that races', () => {
     const [below, above] = plan.pots
     expect(above!.takes).toBeCloseTo(2 * below!.takes!, 9)
     expect(place(plan.steps, 'pour@0')).toBeLessThan(place(plan.steps, 'add@1'))
+  })
+})
+
+describe('a pattern is steps of its own', () => {
+  const pour = (patterns: Pattern[], names = ['pale', 'mid', 'dark']) =>
+    plannedFrom(
+      {
+        ...blankFormula('Poured'),
+        fats: [{ id: 'olive', share: 1, moment: 'pot', inLye: true }],
+        parts: names.map((name) => ({ name, share: 1 / names.length, scent: true, additives: [] })),
+        method: { ...blankFormula('').method, patterns },
+      },
+      {},
+      1,
+    ).plan
+  const ids = (patterns: Pattern[], names?: string[]) =>
+    pour(patterns, names).steps.map(({ id }) => id)
+  const order = (all: string[], ...wanted: string[]) => {
+    const places = wanted.map((id) => all.indexOf(id))
+    expect(places, wanted.join(', ')).not.toContain(-1)
+    expect(places).toEqual([...places].sort((a, b) => a - b))
+  }
+
+  it('a slanted mould is propped before the lye and levelled for the last layer', () => {
+    order(
+      ids(['slanted-layers']),
+      'mould',
+      'act:prop',
+      'weigh:naoh',
+      'pour@1',
+      'act:level@2',
+      'pour@2',
+    )
+    expect(ids(['slanted-layers'])).not.toContain('act:level@1')
+  })
+  it('a powder line lies between layers, and none under the first', () => {
+    const all = ids(['pencil-line'])
+    order(all, 'pour@0', 'act:line@1', 'pour@1', 'act:line@2', 'pour@2')
+    expect(all).not.toContain('act:line@0')
+  })
+  it('a batter that is not divided has its line through the middle', () => {
+    order(ids(['pencil-line'], []), 'batter:trace', 'act:half', 'act:line', 'pour')
+  })
+  it('a hanger is drawn, a tray is spun, a drizzle drawn once all is in; a swirl in the pot before', () => {
+    order(ids(['hanger-swirl']), 'pour', 'act:hanger', 'cover')
+    order(ids(['spun-swirl']), 'pour', 'act:spin', 'cover')
+    order(ids(['drizzle']), 'pour', 'act:drizzle', 'cover')
+    order(ids(['in-pot-swirl']), 'act:swirl-in-pot', 'pour')
+  })
+  it('several go together: layers with a line between and a textured top', () => {
+    const all = ids(['layers', 'pencil-line', 'textured-top'])
+    order(all, 'pour@0', 'act:line@1', 'pour@1', 'act:line@2', 'pour@2', 'act:texture', 'cover')
+  })
+  it('its height is its own, and what it wants lies ready', () => {
+    const step = (patterns: Pattern[]) => pour(patterns).steps.find(({ kind }) => kind === 'pour')!
+    expect(step(['drop-pour']).how).toContain('20 cm')
+    expect(step(['plain']).how).toContain('low down')
+    expect(pour(['hanger-swirl', 'textured-top']).tools).toEqual(
+      expect.arrayContaining([
+        'A wire hanger bent to the width of the mould, wiped with oil',
+        'A spoon and a skewer for the top',
+      ]),
+    )
+  })
+  it('the cover waits for the last act', () => {
+    const plan = pour(['textured-top'])
+    expect(plan.steps.find(({ id }) => id === 'cover')!.after).toEqual(['act:texture'])
   })
 })

@@ -6,6 +6,8 @@ import type { VesselStuff } from '#contracts/benchWords'
 import type { Workshop } from '#contracts/workshop'
 import type { Step, VesselPlan } from './step'
 import { inSentence } from '../../units/language'
+import { propsFor } from '../../batter/pourActs'
+import { patternsOf } from '../../formula/method'
 
 /** g/ml of flakes or beads as they lie in a cup. */
 const flakes = 1.1
@@ -197,6 +199,7 @@ export function toolsOf({ document, setup }: PlanContext): string[] {
       spoon: 'A long spoon, steel or plastic',
     }[document.method.tool],
     'Mould, liner and lid',
+    ...propsFor(patternsOf(document)),
     'Paper towels, a bowl of water, a bin bag',
   ]
 }
