@@ -17,6 +17,8 @@ export interface Remark {
   severity: Severity
   says: string
   because: string
+  /** The pot it is said of, where it is not true of the whole. */
+  pot?: string
   /** A stop that the maker may overrule with a reason, since it is a matter of judgement. */
   overridable?: boolean
   fix?: { label: string; patch: PatchStep[] }

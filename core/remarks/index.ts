@@ -56,7 +56,8 @@ import { waterNarrow } from './waterNarrow'
 import { waterWide } from './waterWide'
 import { waxHeavy } from './waxHeavy'
 import { stillOpen } from '../formula/draft'
-import { noLimits, type Limits, type Rule } from './rule'
+import { documentOfPart } from '../formula/parts'
+import { noLimits, type Limits, type Rule, type Subject } from './rule'
 
 /** Every judgement Mantle makes of a formula. */
 export const rules: Rule[] = [
@@ -115,6 +116,49 @@ export const rules: Rule[] = [
   citrusFades,
 ]
 
+/** Judgements that a pot's own water, scent or extras decide. */
+const potRules: Rule[] = [
+  waterNarrow,
+  waterWide,
+  patternTooFast,
+  scentWantsWater,
+  layersTooSlow,
+  overheating,
+]
+
+/** What is true of one pot and not of the whole: with its own water, scent or extras it behaves otherwise. */
+function potRemarks(subject: Subject, ofWhole: ReadonlySet<string>): Remark[] {
+  const { document, result } = subject
+  return document.parts.flatMap((part, index) => {
+    const own = result.parts[index]
+    if (!own) return []
+    const pot = { ...subject, document: documentOfPart(document, part), result: own.result }
+    return potRules
+      .flatMap((rule) => rule(pot) ?? [])
+      .filter(({ id }) => !ofWhole.has(id))
+      .map(({ fix, ...remark }): Remark => {
+        // Only its own water can be changed for it alone.
+        const mends = fix && part.water && fix.patch.every(({ path }) => path[0] === 'water')
+        return {
+          ...remark,
+          id: `${remark.id}-${index}`,
+          pot: part.name,
+          ...(mends
+            ? {
+                fix: {
+                  ...fix,
+                  patch: fix.patch.map((step) => ({
+                    ...step,
+                    path: ['parts', index, ...step.path],
+                  })),
+                },
+              }
+            : {}),
+        }
+      })
+  })
+}
+
 const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }
 
 /**
@@ -131,7 +175,10 @@ export function remarksOn(
   limits: Limits = noLimits,
 ): Remark[] {
   if (stillOpen(document, library, say).length) return []
-  return rules
-    .flatMap((rule) => rule({ document, result, library, say, limits }) ?? [])
-    .sort((a, b) => weight[a.severity] - weight[b.severity])
+  const subject = { document, result, library, say, limits }
+  const ofWhole = rules.flatMap((rule) => rule(subject) ?? [])
+  const ids = new Set(ofWhole.map(({ id }) => id))
+  return [...ofWhole, ...potRemarks(subject, ids)].sort(
+    (a, b) => weight[a.severity] - weight[b.severity],
+  )
 }

@@ -29,7 +29,7 @@ export const patternTooFast: Rule = (subject) => {
         }
       : {
           label: 'Pour layers instead',
-          patch: [{ path: ['method', 'pattern'], value: 'layers' }],
+          patch: [{ path: ['method', 'patterns'], value: ['layers'] }],
         },
   }
 }

@@ -354,6 +354,38 @@ describe('every remark', () => {
     expect(raises).toEqual(before)
   })
 
+  it('a pot with its own water or scent is judged by itself, where the whole is not so', () => {
+    const pots = (first: object, second: object) =>
+      formula(plain, {
+        parts: [
+          { name: 'pale', share: 0.5, scent: true, additives: [], ...first },
+          { name: 'dark', share: 0.5, scent: true, additives: [], ...second },
+        ],
+      })
+    const water = (value: number) => ({ water: { held: 'ratio' as const, value } })
+    const strong = pots(water(1.2), water(2.6))
+    const narrow = found(strong).find(({ id }) => id === 'water-narrow-0')!
+    expect(narrow).toMatchObject({ pot: 'pale', severity: 'think' })
+    expect(narrow.says).toContain('1.2')
+    // Its water alone is mended, and the remark goes.
+    expect(narrow.fix!.patch).toEqual([{ path: ['parts', 0, 'water', 'value'], value: 1.5 }])
+    expect(ids(applyPatch(strong, narrow.fix!.patch))).not.toContain('water-narrow-0')
+    expect(ids(pots(water(1.5), water(2.6))).filter((id) => id.endsWith('-0'))).toEqual([])
+    // What is true of the whole is said once.
+    const both = { ...pots({}, {}), ...ratio(1.2) }
+    expect(ids(both).filter((id) => id.startsWith('water-narrow'))).toEqual(['water-narrow'])
+  })
+
+  it('a pour that no water makes time for is told to be layers, and that mends it', () => {
+    const hurried = formula(
+      { castor: 0.4, shea: 0.4, 'laurel-berry': 0.2 },
+      poured('hanger-swirl', ratio(3)),
+    )
+    const remark = found(hurried).find(({ id }) => id === 'pattern-too-fast')
+    expect(remark!.fix!.patch).toEqual([{ path: ['method', 'patterns'], value: ['layers'] }])
+    expect(ids(applyPatch(hurried, remark!.fix!.patch))).not.toContain('pattern-too-fast')
+  })
+
   it('stops come first', () => {
     const worst = formula({ sunflower: 0.95, castor: 0.05 }, { superfat: -0.05, ...ratio(3.8) })
     const order = found(worst).map((item) => item.severity)

@@ -32,6 +32,9 @@ const looks = {
         />
         <div>
           <b :class="looks[remark.severity].colour">{{ looks[remark.severity].says }}.</b>
+          <template v-if="remark.pot"
+            ><b>{{ remark.pot }}.</b></template
+          >
           {{ remark.says }}
           <details>
             <summary class="inline cursor-pointer font-medium underline underline-offset-3">

@@ -8,6 +8,7 @@ const divided = {
   oils: { says: 'oils', into: 'pot', substance: 'fat' },
   lye: { says: 'lye solution', into: 'lye-share', substance: 'lye' },
   batter: { says: 'batter', into: 'pot', substance: 'fat' },
+  extra: { says: 'colour or extra', into: 'extra-cup', substance: 'additive' },
   scent: { says: 'scent', into: 'scent-cup', substance: 'scent' },
 } as const
 export type Divided = keyof typeof divided

@@ -101,6 +101,29 @@ describe('layers are made pot by pot', () => {
     expect(pots[0]!.scent).toBeCloseTo(5.4 / 200, 3)
   })
 
+  it('an extra that all take is weighed once and divided too; several are not mixed', () => {
+    const white = {
+      id: 'titanium-dioxide',
+      rate: 0.006,
+      of: 'oils' as const,
+      carrier: { id: 'olive', ratio: 3, from: 'formula' as const },
+    }
+    const { ctx, plan } = planOf({ ...nine, additives: [white] })
+    const cups = plan.steps.filter(({ vessel }) => vessel === 'cup:titanium-dioxide')
+    // 0.6 % of 1800 g, in three times its weight of the formula's oil.
+    expect(cups.map(({ weigh }) => Math.round(weigh!.grams * 10) / 10)).toEqual([32.4, 10.8])
+    const shares = plan.steps.filter(({ weigh }) => weigh?.id === 'extra')
+    expect(shares).toHaveLength(9)
+    for (const { weigh } of shares) expect(weigh!.grams).toBeCloseTo(43.2 / 9, 1)
+    expect(reallyThere(plan, 'extra', planned)).toBeCloseTo(43.2, 6)
+    // The weights of the pots still make the batch: its oil is not counted twice.
+    const pots = potsAsWeighed(ctx, plan, planned)
+    expect(sumOf(pots, ({ oils }) => oils)).toBeCloseTo(1800, 0)
+    const clay = { id: 'kaolin', rate: 0.01, of: 'oils' as const, carrier: null }
+    const two = planOf({ ...nine, additives: [white, clay] }).plan
+    expect(two.steps.some(({ weigh }) => weigh?.id === 'extra')).toBe(false)
+  })
+
   it('by itself into each cup where the maker wants it so, or where pots differ', () => {
     const apart = planOf(nine, { bulkScent: false }).plan.steps
     expect(apart.filter(({ weigh }) => weigh?.kind === 'scent')).toHaveLength(18)

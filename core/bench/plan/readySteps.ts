@@ -74,6 +74,36 @@ function cupsFor(
   return steps
 }
 
+/** The cups of pots that are made apart. An extra that all of them take is weighed once and divided; each thing by itself where there are several, since not everything mixes. */
+function cupsOfPots(ctx: PlanContext): Step[] {
+  const { document, pots, setup } = ctx
+  const own = (least: number) =>
+    pots.flatMap((one, pot) => cupsFor(ctx, [one], pot, (index) => index >= least))
+  const common = document.additives.length
+  const gramsOf = ({ result }: Pot) =>
+    sumOf(result.additives.slice(0, common), ({ moment, grams }) =>
+      moment === 'trace' ? grams : 0,
+    )
+  const late = pots[0]!.result.additives
+    .slice(0, common)
+    .filter(({ moment, grams }) => moment === 'trace' && grams > 0)
+  if (!setup.bulkScent || late.length !== 1) return own(0)
+  const cups = cupsFor(ctx, pots, null, (index) => index < common)
+  const whole = sumOf(cups, ({ weigh }) => weigh!.grams)
+  const all = sumOf(pots, gramsOf)
+  return [
+    ...cups,
+    ...divideSteps(
+      ctx,
+      'extra',
+      (pot) => (whole * gramsOf(pot)) / all,
+      cups.map(({ id }) => id),
+      (pot) => gramsOf(pot) / all,
+    ),
+    ...own(common),
+  ]
+}
+
 /** g of scent that a pot takes at trace. */
 const scentGrams = ({ result }: Pot) =>
   sumOf(result.scents, ({ moment, grams }) => (moment === 'trace' ? grams : 0))
@@ -126,8 +156,7 @@ export function readySteps(ctx: PlanContext): Step[] {
   const { result } = onScale
   const steps: Step[] = []
   if (dividing === 'none') steps.push(...cupsFor(ctx, pots, null, () => true))
-  else if (dividing === 'upfront')
-    pots.forEach((one, pot) => steps.push(...cupsFor(ctx, [one], pot, () => true)))
+  else if (dividing === 'upfront') steps.push(...cupsOfPots(ctx))
   else {
     steps.push(...cupsFor(ctx, pots, null, (index, common) => index < common))
     pots.forEach((one, pot) =>

@@ -30,11 +30,13 @@ const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
 export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
 const common: Record<string, 'oils' | 'scent'> = { pan: 'oils', 'scent-cup': 'scent' }
 /**
- * Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent for all pots, or joins later.
+ * Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent or of an extra for all pots, or joins later.
  * @example joins(bench().step('weigh:naoh')) // 'lye'
  */
-export const joins = ({ vessel }: Step): 'lye' | 'oils' | 'scent' | 'later' =>
-  goesIntoLye(vessel) ? 'lye' : (common[vessel ?? ''] ?? 'later')
+export const joins = ({ vessel }: Step): 'lye' | 'oils' | 'scent' | 'extra' | 'later' =>
+  goesIntoLye(vessel)
+    ? 'lye'
+    : (common[vessel ?? ''] ?? (/^cup:[^@]+$/.test(vessel ?? '') ? 'extra' : 'later'))
 
 /** Adds up what some steps brought, each at a share of it. */
 function sumsOf(ctx: PlanContext, steps: { step: Step; grams: number }[]): Sums {
@@ -155,6 +157,8 @@ export function potsAsWeighed(
     if (!all.length) return ctx.pots[pot]?.share ?? 1
     return sum > 0 ? (own ? weights(own) / sum : 0) : (own?.weigh!.share ?? 0)
   }
+  const isDivided = (what: string) =>
+    steps.some(({ weigh }) => weigh!.kind === 'share' && weigh!.id === what)
   return ctx.pots.map(({ name }, pot) => {
     const oils = plan.dividing === 'batter' ? shareOf('batter', pot) : shareOf('oils', pot)
     const lye = plan.dividing === 'batter' ? oils : shareOf('lye', pot)
@@ -163,8 +167,8 @@ export function potsAsWeighed(
       if (weigh!.pot !== null) return weigh!.pot === pot ? [{ step, grams: weights(step) }] : []
       const where = joins(step)
       const part =
-        where === 'scent'
-          ? shareOf('scent', pot)
+        where === 'scent' || (where === 'extra' && isDivided('extra'))
+          ? shareOf(where, pot)
           : where === 'lye' && !lyeByPot(ctx.document)
             ? lye
             : oils
