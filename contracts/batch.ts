@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
 import type { Check, ToldBatchEvent } from './batchEvents'
-import type { Trouble } from './rackWords'
+import type { LessonAbout, Trouble } from './rackWords'
 import type { Frozen } from './result'
 
 export { daySchema, idSchema } from './basics'
@@ -129,6 +129,16 @@ export interface BatchFacts {
   spread: { place: string; bars: number }[]
   /** Troubles that were seen, the worst of each. */
   troubles: { trouble: Trouble; how: number }[]
+}
+
+/** What a batch of a formula taught. */
+export interface FormulaLesson {
+  id: string
+  batchId: string
+  number: number
+  day: string
+  says: string
+  about: LessonAbout | null
 }
 
 /** A batch for lists: what a picture, a plank and a due list need. */

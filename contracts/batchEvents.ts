@@ -1,10 +1,12 @@
 import { z } from 'zod'
 import { barsSchema, daySchema, idSchema } from './basics'
 import { batterStages } from './benchWords'
+import { tools } from './words'
 import {
   feelTests,
   finishes,
   gels,
+  lessonAbouts,
   outs,
   peekFinds,
   rejectReasons,
@@ -39,6 +41,15 @@ const checkSchema = z.strictObject({
 })
 export type Check = z.infer<typeof checkSchema>
 
+/** A pot as it was made: by its own weights, with the warm water that was stirred in, g, and °C of its lye when it was combined. */
+const benchPotSchema = z.strictObject({
+  name: z.string().max(60),
+  superfat: z.number(),
+  ratio: z.number(),
+  watered: z.number().min(0),
+  lyeC: z.number().nullable(),
+})
+
 /** What was done at the bench: °C of the two when they met, the stage at the pour, minutes from then to the pour, s of blending. */
 const benchSchema = z.strictObject({
   lyeC: z.number().nullable(),
@@ -46,6 +57,13 @@ const benchSchema = z.strictObject({
   stage: z.enum(batterStages).nullable(),
   minutes: z.number().nullable(),
   blenderSeconds: z.number().min(0),
+  /** g of warm water stirred in, in all; what it was blended with; each pot where there were several; what was noted. Not there in older batches. */
+  watered: z.number().min(0).optional(),
+  tool: z.enum(tools).optional(),
+  pots: z.array(benchPotSchema).max(12).optional(),
+  notes: z.array(z.string().max(1000)).max(60).optional(),
+  /** Names of what was weighed and not written down: taken as planned. */
+  assumed: z.array(z.string().max(120)).max(60).optional(),
 })
 export type AtBench = z.infer<typeof benchSchema>
 
@@ -68,6 +86,9 @@ const note = z.string().trim().max(500).default('')
 /** The number scratched into a bar, or the place of a pot in the formula; null for the batch as a whole. */
 const bar = z.number().int().min(1).max(99).nullable().default(null)
 const pot = z.number().int().min(0).max(11).nullable().default(null)
+/** What the maker would do otherwise next time: a lesson for the formula; and what of the work it is about, where somebody said. */
+const differently = z.string().trim().max(500).optional()
+const about = z.enum(lessonAbouts).nullable().optional()
 const sideMm = z.number().min(5).max(400)
 /** Photos that go with it; their files are kept by the photo routes. */
 const photoIds = z.array(idSchema).max(8)
@@ -141,6 +162,8 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     /** g of a fresh bar on the mean, and its sides in mm; null where nobody weighed or measured. */
     grams: z.number().min(1).max(20_000).nullable().default(null),
     sidesMm: z.tuple([sideMm, sideMm, sideMm]).nullable().default(null),
+    differently,
+    about,
     photos,
   }),
   /** Worked on after the cut. `grams`: taken off a bar on the mean; null where nobody weighed. */
@@ -211,8 +234,11 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     from: z.string().trim().max(80).default(''),
     /** What the next batch should do otherwise. */
     lesson: z.boolean().default(false),
+    about,
     photos,
   }),
+  /** A lesson that is not to be shown any more: it was seen to, or was none. */
+  z.strictObject({ ...base, kind: z.literal('dropped'), lesson: idSchema }),
   /** Photos of it as it is. */
   z.strictObject({ ...base, kind: z.literal('pictured'), photos: photoIds.min(1), note }),
   /** A bar tried in use: 1 poor to 5 excellent, each test that was made. */
@@ -223,6 +249,8 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
       .partialRecord(z.enum(feelTests), z.number().int().min(1).max(5))
       .refine((scores) => Object.keys(scores).length > 0, 'Score one test at least.'),
     note,
+    differently,
+    about,
     photos,
   }),
   /** Something wrong with the bars: 1 hardly seen, 2 plain, 3 bad. */

@@ -42,6 +42,19 @@ export const feelTests = [
 ] as const
 export type FeelTest = (typeof feelTests)[number]
 
+/** What of the work a lesson is about. */
+export const lessonAbouts = [
+  'ready',
+  'weighing',
+  'lye',
+  'temperatures',
+  'batter',
+  'pour',
+  'cover',
+  'cut',
+] as const
+export type LessonAbout = (typeof lessonAbouts)[number]
+
 /** What can be wrong with bars. */
 export const troubles = [
   'orange-spots',

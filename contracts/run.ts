@@ -78,7 +78,15 @@ export const runEventSchema = z.discriminatedUnion('kind', [
   /** One point of the safety check, confirmed. */
   z.strictObject({ ...base, kind: z.literal('confirmed'), point: stepId }),
   /** One scoop in the vessel; negative when some was taken out. */
-  z.strictObject({ ...base, kind: z.literal('scooped'), step: stepId, grams, typed: z.boolean() }),
+  z.strictObject({
+    ...base,
+    kind: z.literal('scooped'),
+    step: stepId,
+    grams,
+    typed: z.boolean(),
+    /** It does not stand on the paper, and is taken as planned. */
+    assumed: z.boolean().optional(),
+  }),
   /** Weights still to be taken that follow from an over-pour, and what was chosen. */
   z.strictObject({
     ...base,

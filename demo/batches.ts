@@ -1,3 +1,4 @@
+import type { LessonAbout } from '#contracts/rackWords'
 import type { FeelTest, Finish, Gel, Out, RejectReason, Trouble } from '#contracts/rackWords'
 
 /** A batch of the Slate Shed. Days count back from the day the demo is loaded. */
@@ -30,7 +31,7 @@ export interface DemoBatch {
   troubles?: [after: number, trouble: Trouble, how: number, note?: string][]
   /** What users say: days ago, who, what. */
   remarks?: [ago: number, from: string, says: string][]
-  lessons?: [ago: number, says: string][]
+  lessons?: [ago: number, says: string, about?: LessonAbout][]
   /** Worked on after the cut: days after the pour, what, g off a bar. */
   finished?: [after: number, step: Finish, grams?: number][]
   /** Bars on the places of the workshop, by their number. */
@@ -84,7 +85,13 @@ export const demoBatches: DemoBatch[] = [
     poured: 330,
     bars: 23,
     troubles: [[1, 'oil-on-top', 3, 'A finger of oil, and clear drops under it.']],
-    lessons: [[328, 'Let the vessels meet: never more than 5 °C apart with this much tallow.']],
+    lessons: [
+      [
+        328,
+        'Let the vessels meet: never more than 5 °C apart with this much tallow.',
+        'temperatures',
+      ],
+    ],
     left: {
       ago: 329,
       why: 'spoiled',
@@ -106,7 +113,7 @@ export const demoBatches: DemoBatch[] = [
   usual('Market Rose', 262, 16, { left: gone(168) }),
   usual('Quiet Olive', 249, 17, {
     felt: [[120, { quickFoam: 2, lastingFoam: 3, skinAfter: 5, keepsShape: 2 }]],
-    lessons: [[230, 'Cut all-olive at 18 hours, not 22.']],
+    lessons: [[230, 'Cut all-olive at 18 hours, not 22.', 'cover']],
     troubles: [[1, 'crumbled', 2, 'One end, last three bars.']],
     places: [[2, 17]],
     notes: [[230, 'Cut at 22 hours, one end crumbled. Earlier next time.']],
@@ -144,7 +151,7 @@ export const demoBatches: DemoBatch[] = [
       [23, 'orange-spots', 2],
       [24, 'orange-spots', 3, 'On every bar by now.'],
     ],
-    lessons: [[92, 'Smell every bottle of nut oil before it is weighed.']],
+    lessons: [[92, 'Smell every bottle of nut oil before it is weighed.', 'weighing']],
     left: {
       ago: 92,
       why: 'spoiled',

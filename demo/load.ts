@@ -145,8 +145,13 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
     }
     for (const [ago, from, note] of told.remarks ?? [])
       happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note, from }, ago, 12)
-    for (const [ago, note] of told.lessons ?? [])
-      happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note, lesson: true }, ago, 12)
+    for (const [ago, note, about] of told.lessons ?? [])
+      happened(
+        idAt(back(ago), 12),
+        { kind: 'noted', day: back(ago), note, lesson: true, about },
+        ago,
+        12,
+      )
     for (const [ago, note] of told.notes ?? [])
       happened(idAt(back(ago), 12), { kind: 'noted', day: back(ago), note }, ago, 12)
     if (left)

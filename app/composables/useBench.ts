@@ -1,6 +1,7 @@
 import { byBlender } from '#core/formula/method'
 import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { SkippedReading } from '#contracts/device'
+import type { FormulaLesson } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { usualMinutes } from '#core/bench/run/batter'
@@ -38,6 +39,8 @@ export interface BenchSubject {
   guided: boolean
   /** What the batters of this formula did before. */
   earlier: readonly (readonly RunEvent[])[]
+  /** What earlier batches of it taught. */
+  lessons: readonly FormulaLesson[]
 }
 
 /** A run at the bench: its plan, where it stands, its clock, its devices, and the one way to write down what happens. */

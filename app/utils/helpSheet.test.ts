@@ -70,6 +70,7 @@ describe('what another maker needs to judge a batch', () => {
 
   it('says what nobody wrote down', () => {
     expect(sheetOf([poured, cut])['Not known']).toEqual([
+      'The hour of the pour.',
       'What the scale really said: the figures are those of the plan.',
       'The temperatures when lye and oils met.',
       'How thick it was poured, and how long it was blended.',
@@ -80,6 +81,7 @@ describe('what another maker needs to judge a batch', () => {
     const known = sheetOf([
       {
         ...poured,
+        pouredAt: '2026-02-01T10:00:00Z',
         made: {
           superfat: 0.05,
           ratio: 2.2,
@@ -98,6 +100,59 @@ describe('what another maker needs to judge a batch', () => {
       { kind: 'weighed', day: '2026-02-08', bars: [{ bar: 3, grams: 118 }] },
     ])
     expect(known['Not known']).toBeUndefined()
+  })
+
+  it('tells each pot with its water, what was stirred in, its lye and its gel, and what nobody read', () => {
+    const parts = [1.3, 2.6].map((value, index) => ({
+      name: ['pale', 'dark'][index]!,
+      share: 0.5,
+      scent: true,
+      additives: [],
+      water: { held: 'ratio' as const, value },
+    }))
+    const {
+      Pots,
+      'Noted at the bench': notes,
+      'Not known': missing,
+      How,
+    } = sheetOf(
+      [
+        {
+          ...poured,
+          bench: {
+            lyeC: null,
+            oilsC: 37,
+            stage: 'thick',
+            minutes: 4,
+            blenderSeconds: 0,
+            watered: 7,
+            tool: 'whisk',
+            notes: ['Smelled of ammonia'],
+            assumed: ['Castor oil'],
+            pots: [
+              { name: 'pale', superfat: 0.051, ratio: 1.4, watered: 7, lyeC: 41 },
+              { name: 'dark', superfat: 0.05, ratio: 2.6, watered: 0, lyeC: null },
+            ],
+          },
+        } as NewBatchEvent,
+        { kind: 'gelled', day: '2026-02-02', gel: 'full', pot: 1 } as never,
+      ],
+      frozenOf({ parts }),
+    )
+    expect(Pots).toEqual([
+      'pale: water 1.4 : 1 as weighed, superfat 5.1 %, 7.0 g of warm water stirred in, lye at 41 °C when it met the oils, gel not known',
+      'dark: water 2.6 : 1 as weighed, superfat 5 %, lye at not known when it met the oils, gel gelled all through',
+    ])
+    expect(notes).toEqual(['Smelled of ammonia'])
+    expect(How![0]).toMatch(/^By hand, with a whisk, 2 pots/)
+    expect(How![1]).toContain('7.0 g of warm water')
+    expect(missing).toEqual(
+      expect.arrayContaining([
+        'What these weighed, taken as planned: castor oil.',
+        'The temperature of the lye when it met the oils.',
+      ]),
+    )
+    expect(missing).not.toContain('The temperature of the oils then.')
   })
 
   it('tells what happened by days from the pour, weights apart, without what says nothing of the soap', () => {

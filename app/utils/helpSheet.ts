@@ -1,6 +1,7 @@
 import { happened } from '#core/events/index'
 import { howBad } from '#core/events/trouble'
-import { patternOf } from '#core/formula/method'
+import { gelWords } from '#core/events/gelled'
+import { patternsOf } from '#core/formula/method'
 import type { Batch } from '#contracts/batch'
 import { frozenLibrary } from '#core/formula/frozen'
 import { standingEvents } from '#core/rack/standing'
@@ -37,7 +38,30 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
     (event) => !['weighed', 'turned', 'out', 'placed', 'poured', 'pictured'].includes(event.kind),
   )
   const weighed = events.flatMap((event) => (event.kind === 'weighed' ? [event] : []))
+  const poured = events.findLast((event) => event.kind === 'poured')
+  const bench = poured?.bench
+  const gelOf = (pot: number) =>
+    events.flatMap((event) => (event.kind === 'gelled' && event.pot === pot ? [event.gel] : []))
+  const tool = bench?.tool ?? method.tool
+  const pots = document.parts.map(({ name }, pot) => {
+    const made = bench?.pots?.[pot]
+    const ratio = made?.ratio ?? result.parts[pot]?.result.water.ratio
+    const gel = gelOf(pot).at(-1)
+    return say.list([
+      `${name}: water ${ratio === undefined ? 'not known' : say.ratio(ratio)}${made ? ' as weighed' : ' as planned'}`,
+      ...(made ? [`superfat ${say.percent(made.superfat, 1)}`] : []),
+      ...(made?.watered ? [`${say.mass(made.watered)} of warm water stirred in`] : []),
+      `lye at ${made?.lyeC == null ? 'not known' : say.temperature(made.lyeC)} when it met the oils`,
+      `gel ${gel ? gelWords[gel] : 'not known'}`,
+    ])
+  })
   const missing = [
+    ...(bench?.assumed?.length
+      ? [`What these weighed, taken as planned: ${say.list(bench.assumed.map(inSentence))}.`]
+      : []),
+    ...(bench && bench.lyeC === null ? ['The temperature of the lye when it met the oils.'] : []),
+    ...(bench && bench.oilsC === null ? ['The temperature of the oils then.'] : []),
+    ...(poured && !poured.pouredAt ? ['The hour of the pour.'] : []),
     ...(rows.some((row) => row.says === 'Superfat' && row.made === '–')
       ? ['What the scale really said: the figures are those of the plan.']
       : []),
@@ -95,13 +119,21 @@ export function helpSheet(batch: Batch, say: Formatter, today: string, room: num
     {
       title: 'How',
       lines: [
-        `${{ blender: 'With a blender', whisk: 'By hand, with a whisk', spoon: 'By hand, with a spoon' }[method.tool]}, ${say.count(Math.max(1, document.parts.length), 'pot', 'pots')}, poured ${patternOf(document).replaceAll('-', ' ')}`,
+        `${{ blender: 'With a blender', whisk: 'By hand, with a whisk', spoon: 'By hand, with a spoon' }[tool]}, ${say.count(Math.max(1, document.parts.length), 'pot', 'pots')}, poured ${say.list(
+          patternsOf(document).map((pattern) => pattern.replaceAll('-', ' ')),
+          'and',
+        )}`,
+        ...(bench?.watered
+          ? [`${say.mass(bench.watered)} of warm water stirred in because it thickened`]
+          : []),
         `Room at about ${say.percent(room, 0)} humidity`,
         ...document.additives.flatMap(({ id, carrier }) =>
           carrier ? [`${library.additives.get(id)?.name ?? id} stirred into oil first`] : [],
         ),
       ],
     },
+    { title: 'Pots', lines: pots },
+    { title: 'Noted at the bench', lines: bench?.notes ?? [] },
     {
       title: 'What happened',
       lines: shown.map((event) => `${dayOf(event.day)}: ${happened(event, { say, places: [] })}`),

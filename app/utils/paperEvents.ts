@@ -32,7 +32,7 @@ export const blankPaper = (today: string): PaperDraft => ({
 
 /**
  * The events that a sheet tells of, in the order of the plan and at its usual times, since paper has no clock. A weight that is
- * left blank was as planned.
+ * left blank is not known: it is taken as planned, and said to be.
  * @param pouredAt instant of the pour, where its hour stands on the sheet
  */
 export function paperEvents(
@@ -60,6 +60,7 @@ export function paperEvents(
         step: step.id,
         grams: draft.grams[step.id] ?? step.weigh.grams,
         typed: true,
+        ...(draft.grams[step.id] == null ? { assumed: true } : {}),
       })
     if (step.kind === 'dissolve' && draft.peakC !== null)
       tell(minutes, { kind: 'read', vessel: 'lye', celsius: draft.peakC, typed: true })

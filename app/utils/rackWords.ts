@@ -1,5 +1,6 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
 import { labelGrams } from '#core/rack/drying/model'
+import type { LessonAbout } from '#contracts/rackWords'
 import type { Due } from '#core/rack/due'
 import type { Standing } from '#core/rack/standing'
 import type { Formatter } from '#core/units/formatter'
@@ -16,6 +17,18 @@ export const dueWords: Record<Due['kind'], string> = {
   weigh: 'Weigh the marked bars',
   turn: 'Turn the bars',
   ready: 'Ready',
+}
+
+/** What of the work a lesson is about, inside a sentence. */
+export const lessonWords: Record<LessonAbout, string> = {
+  ready: 'getting ready',
+  weighing: 'the weighing',
+  lye: 'the lye',
+  temperatures: 'temperatures',
+  batter: 'the batter',
+  pour: 'the pour',
+  cover: 'covering, gel',
+  cut: 'the cut',
 }
 
 /** Whether bars may be used, and on what that rests: never one bare word. */

@@ -12,13 +12,14 @@ export const rejectWords: Record<RejectReason, string> = {
 
 export const cut: EventKind<'cut'> = {
   whyNot: beforeCut,
-  says: ({ bars, grams, ends, rejects = [] }, { say }) =>
+  says: ({ bars, grams, ends, rejects = [], differently }, { say }) =>
     say.list([
       grams
         ? `Cut, ${say.count(bars, 'bar', 'bars')} of ${say.mass(grams)}`
         : `Cut, ${say.count(bars, 'bar', 'bars')}`,
       ...(ends ? [say.count(ends, 'end piece', 'end pieces')] : []),
       ...rejects.map((one) => `${say.number(one.bars)} ${rejectWords[one.why]}`),
+      ...(differently ? [`next time: ${differently}`] : []),
     ]),
   mark: ({ bars }) => ({ says: `cut, ${bars}`, looks: 'plain' }),
   offer: whileLoaf({ says: 'Mark as cut', next: true }),

@@ -4,6 +4,7 @@ import type { Day } from '../units/days'
 import { checked } from './checked'
 import { corrected } from './corrected'
 import { cut } from './cut'
+import { dropped } from './dropped'
 import { felt } from './felt'
 import { finished } from './finished'
 import { foretold } from './foretold'
@@ -47,6 +48,7 @@ export const eventKinds: { [K in Kind]: EventKind<K> } = {
   foretold,
   weighed,
   turned,
+  dropped,
 }
 /** What is known of an event's kind. The compiler does not see that an event fits its own kind. */
 const kindOf = ({ kind }: { kind: Kind }) => eventKinds[kind]

@@ -5,6 +5,7 @@ import {
   type BatchFacts,
   type BatchSummary,
   type Cure,
+  type FormulaLesson,
   type PastPrediction,
   type ToldBatchEvent,
 } from '#contracts/batch'
@@ -14,6 +15,7 @@ import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/frozen'
 import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
+import { lessonsOf } from '#core/rack/lessons'
 import { standingOf } from '#core/rack/standing'
 import { daysBetween } from '#core/units/days'
 import type { Db } from './connection'
@@ -27,7 +29,7 @@ function frozenIn(text: string): Frozen {
 }
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
-const madeBy = 4
+const madeBy = 5
 
 interface Row {
   id: string
@@ -352,6 +354,26 @@ export const feltOfFormula = (db: Db, formulaId: string): Felt[] =>
       const { day, scores } = JSON.parse(payload) as Extract<BatchEvent, { kind: 'felt' }>
       return { day: daysBetween(pouredOn, day), scores }
     })
+
+/** What the batches of a formula taught and nobody dropped, the newest first. */
+export function lessonsOfFormula(db: Db, formulaId: string): FormulaLesson[] {
+  const rows = db
+    .prepare<[string], { batchId: string; number: number; payload: string; at: string }>(
+      `SELECT batches.id AS batchId, number, e.payload, e.at FROM batches
+       JOIN batch_events AS e ON e.batch_id = batches.id
+       WHERE formula_id = ? AND e.kind IN ('noted', 'cut', 'felt', 'dropped', 'undone') ORDER BY e.rowid`,
+    )
+    .all(formulaId)
+  const byBatch = new Map<string, typeof rows>()
+  for (const row of rows) byBatch.set(row.batchId, [...(byBatch.get(row.batchId) ?? []), row])
+  return [...byBatch]
+    .flatMap(([batchId, own]) =>
+      lessonsOf(own.map(({ payload, at }) => ({ ...(JSON.parse(payload) as BatchEvent), at }))).map(
+        (lesson) => ({ ...lesson, batchId, number: own[0]!.number }),
+      ),
+    )
+    .sort((a, b) => b.day.localeCompare(a.day))
+}
 
 /** Forecasts of bars and what was true, newest first, of batches whose bars were weighed until they were dry. */
 export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>

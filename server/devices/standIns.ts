@@ -93,9 +93,14 @@ export class StandIns {
     }
   }
 
-  /** What was to be read while time was let pass: a reading every half minute, so that no peak is passed over. */
-  act(act: StandInAct): SkippedReading[] | void {
+  /** Gives what was to be read while time was let pass: a reading every half minute, so that no peak is passed over. */
+  act(act: StandInAct): SkippedReading[] {
     this.asked = Date.now()
+    if (act.act === 'skip') return this.skip(act.minutes)
+    this.does(act)
+    return []
+  }
+  private does(act: Exclude<StandInAct, { act: 'skip' }>): void {
     switch (act.act) {
       case 'place':
         return this.scale.put(act.grams)
@@ -119,8 +124,6 @@ export class StandIns {
         return this[act.vessel].add(act.grams, act.celsius)
       case 'silence':
         return void (act.on ? this.silent.add(act.device) : this.silent.delete(act.device))
-      case 'skip':
-        return this.skip(act.minutes)
       case 'speed':
         this.speed = act.times
     }

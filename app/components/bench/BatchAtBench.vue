@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
+import type { Batch, FormulaLesson } from '#contracts/batch'
 import type { Run, RunEvent } from '#contracts/run'
 
 /** The bench of a batch whose run is kept on the server. */
-const { batch, run, earlier } = defineProps<{
+const { batch, run, earlier, lessons } = defineProps<{
   batch: Batch
   run: Run
   earlier: RunEvent[][]
+  lessons: readonly FormulaLesson[]
 }>()
 const router = useRouter()
 useOfflineBench()
@@ -19,6 +20,7 @@ provideBench({
   practising: false,
   guided: false,
   earlier,
+  lessons,
 })
 </script>
 

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { lessonAt } from '#core/bench/plan/lessonAt'
+
 /**
  * What every step looks like: heading, how, its own content, and the keys at the bottom; on a low screen the keys, or the digits,
  * stand at the right. `head` takes the place of heading and how.
@@ -8,6 +10,10 @@ const wide = useWideBench()
 const { say } = storeToRefs(useWorkshop())
 const bench = useBench()
 const { step, missing, locked, plan, done } = bench
+/** What earlier batches taught about this step. */
+const lessons = computed(() =>
+  done.value ? [] : bench.lessons.filter(({ about }) => lessonAt(about, step.value!)),
+)
 </script>
 
 <template>
@@ -38,6 +44,13 @@ const { step, missing, locked, plan, done } = bench
           {{ step.why }}
         </p>
       </slot>
+      <p
+        v-for="lesson in lessons"
+        :key="lesson.id"
+        class="mt-2 border-l-4 border-[#7fb69b] pl-3 text-[16px]"
+      >
+        <b>Lesson of batch {{ lesson.number }}.</b> <em>{{ lesson.says }}</em>
+      </p>
       <p v-if="done" class="mt-2 text-[16px] font-semibold text-[#9fd1b8]">
         Done. You are only looking; the arrows lead on.
       </p>

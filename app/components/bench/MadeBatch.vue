@@ -2,7 +2,7 @@
 import { inSentence } from '#core/units/language'
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
-import { stageText } from '#core/bench/run/batter'
+import { celsiusAtCombine, stageText } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { potsAsWeighed } from '#core/bench/run/asWeighed'
 import { contextOf, planFor } from '#core/bench/plan/plan'
@@ -23,6 +23,33 @@ const pots = computed(() =>
     ? potsAsWeighed(ctx.value, plan.value, weightsOf(plan.value, state.value), state.value.watered)
     : [],
 )
+/** °C of each vessel when the lye went in: of its pot, where every pot has a lye of its own. */
+const met = computed(() =>
+  plan.value.jugs.length > 1
+    ? plan.value.pots.map(({ name }, pot) => ({
+        name,
+        lye: celsiusAtCombine(state.value, 'lye', pot),
+        oils: celsiusAtCombine(state.value, 'oils', pot),
+      }))
+    : [
+        {
+          name: '',
+          lye: celsiusAtCombine(state.value, 'lye'),
+          oils: celsiusAtCombine(state.value, 'oils'),
+        },
+      ],
+)
+const degrees = (value: number | null) =>
+  value === null ? 'not known' : say.value.temperature(value)
+/** Minutes after the lye went into a pot. */
+function afterLye(pot: number, minutes: number): string {
+  const { combined } = state.value
+  const from = combined.find((one) => one.pot === pot) ?? combined.find((one) => one.pot === null)
+  return from ? `${say.value.number(minutes - from.minutes, 0, 1)} min after the lye` : ''
+}
+const pouredAt = computed(() =>
+  poured.value?.kind === 'poured' ? (poured.value.pouredAt ?? null) : null,
+)
 const zone = computed(() => workshop.settings.timeZone)
 const timeOf = (minutes: number) =>
   momentText(new Date(Date.parse(run.startedAt) + minutes * 60_000).toISOString(), zone.value)
@@ -36,6 +63,7 @@ const weighed = computed(() =>
             grams: told.grams,
             off: told.grams - step.weigh.grams,
             typed: told.scoops.some(({ typed }) => typed),
+            assumed: told.scoops.some(({ assumed }) => assumed),
             scoops: told.scoops.length,
           },
         ]
@@ -61,7 +89,14 @@ const peak = computed(() =>
           <div>
             <h1>{{ batch.name }}, batch {{ batch.number }}</h1>
             <p class="figure text-ink-2">
-              made {{ timeOf(0) }}<template v-if="run.paper">, written up from paper</template>
+              <template v-if="!run.paper">made {{ timeOf(0) }}</template>
+              <template v-else
+                >{{
+                  pouredAt
+                    ? `poured ${momentText(pouredAt, zone)}`
+                    : `poured ${state.finished ? dayText(state.finished.day) : ''}, at an hour that nobody wrote down`
+                }}; written up from paper</template
+              >
             </p>
           </div>
         </div>
@@ -116,7 +151,7 @@ const peak = computed(() =>
               }}
             </td>
             <td class="w-28 py-1 pl-3 text-sm text-ink-2">
-              {{ row.typed ? 'typed' : 'by scale'
+              {{ row.assumed ? 'not on the paper' : row.typed ? 'typed' : 'by scale'
               }}{{ row.scoops > 1 ? `, ${row.scoops} scoops` : '' }}
             </td>
           </tr>
@@ -162,6 +197,10 @@ const peak = computed(() =>
             Lye jug at its hottest {{ say.temperature(peak) }}, expected
             {{ say.temperature(plan.peak.low) }} to {{ say.temperature(plan.peak.high) }}
           </li>
+          <li v-for="one in met" :key="one.name">
+            <template v-if="one.name">{{ one.name }}: </template>lye {{ degrees(one.lye) }}, oils
+            {{ degrees(one.oils) }} when they met
+          </li>
           <li v-for="choice in state.choices" :key="choice.step + choice.minutes">
             Too much
             {{ inSentence(plan.steps.find(({ id }) => id === choice.step)?.weigh?.name ?? '') }}:
@@ -175,8 +214,10 @@ const peak = computed(() =>
             Kept for laundry at the bench: not for skin.
           </li>
           <li v-for="mark in state.marks" :key="mark.id">
-            {{ timeOf(mark.minutes) }}: {{ stageText(mark.stage)
-            }}<template v-if="plan.pots.length > 1">, {{ plan.pots[mark.pot]?.name }}</template>
+            <template v-if="!run.paper">{{ timeOf(mark.minutes) }}: </template
+            >{{ stageText(mark.stage)
+            }}<template v-if="plan.pots.length > 1">, {{ plan.pots[mark.pot]?.name }}</template
+            >, {{ afterLye(mark.pot, mark.minutes) }}
           </li>
           <li v-for="(seconds, pot) in state.blended" :key="pot">
             {{ seconds }} s of blender<template v-if="plan.pots.length > 1"
@@ -184,7 +225,9 @@ const peak = computed(() =>
             >
           </li>
           <li v-for="(grams, pot) in state.watered" :key="pot">
-            {{ say.mass(grams) }} of warm water stirred in
+            {{ say.mass(grams) }} of warm water stirred in<template v-if="plan.pots.length > 1"
+              >, {{ plan.pots[Number(pot)]?.name }}</template
+            >
           </li>
           <li v-for="note in state.notes" :key="note.id">
             {{ note.says }}

@@ -52,7 +52,9 @@ const odd = computed(() => {
     temperature: true,
     batter: emulsion !== null || trace !== null,
   }
-  return mistakesOf(ctx.value, plan.value, state.value).filter(({ about }) => judged[about])
+  return mistakesOf(ctx.value, plan.value, state.value, { clocked: false }).filter(
+    ({ about }) => judged[about],
+  )
 })
 const pouredAt = computed(() =>
   draft.value.hour && draft.value.day

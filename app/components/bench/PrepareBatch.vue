@@ -21,6 +21,7 @@ const ctx = computed(() =>
 const plan = computed(() => planFor(ctx.value))
 const timeOf = computed(() => new Map(plan.value.times.map((time) => [time.id, time])))
 const begun = computed(() => run !== null)
+const { lessons, drop } = useLessons(() => batch.formulaId)
 const busy = ref(false)
 /** Of the run that is begun here: pressed twice, it is begun once. */
 const runId = newId()
@@ -143,6 +144,10 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
             next</span
           >
         </p>
+      </section>
+      <section v-if="lessons.length" class="sheet px-5 py-4" aria-label="Learned">
+        <h2 class="mb-2">What earlier batches taught</h2>
+        <LessonList :lessons="lessons" @drop="drop" />
       </section>
       <PotStairs v-if="plan.pots.some(({ takes }) => takes !== null)" :plan="plan" />
       <PlanList v-model="setup" :plan="plan" :fixed="begun" />

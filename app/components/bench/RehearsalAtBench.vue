@@ -32,6 +32,7 @@ provideBench({
   practising: true,
   guided,
   earlier,
+  lessons: [],
 })
 function leave() {
   forgetRehearsal(id)

@@ -10,6 +10,7 @@ const { result, remarks, faults, document, save } = editor
 const batches = useBatches()
 const router = useRouter()
 const { say, settings } = storeToRefs(useWorkshop())
+const { lessons, drop } = useLessons(() => editor.id)
 const cureRules = computed(() => cureRulesOf(settings.value.rack.cures))
 const open = defineModel<boolean>({ required: true })
 
@@ -73,6 +74,10 @@ async function make() {
 <template>
   <AppDialog v-model="open" :title="`Make a batch of ${document.name}`">
     <form class="grid gap-4 px-5 py-4" @submit.prevent="make">
+      <section v-if="lessons.length" aria-label="Learned">
+        <b>What earlier batches taught</b>
+        <LessonList class="mt-1" :lessons="lessons" @drop="drop" />
+      </section>
       <div v-if="hard.length || plainFaults.length" role="alert" class="grid gap-2">
         <b class="text-stop">It cannot be made like this:</b>
         <p v-for="remark in hard" :key="remark.id">{{ remark.says }} {{ remark.because }}</p>

@@ -52,9 +52,15 @@ function tooLate({ say }: PlanContext, plan: Plan, state: RunState): Mistake[] {
 
 /**
  * What went wrong in a run, the gravest first: safety, order, weights, temperatures, batter.
+ * @param clocked whether its minutes are those of a clock; on paper they are the plan's
  * @example mistakesOf(bench().ctx, bench().plan, bench().state) // []
  */
-export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mistake[] {
+export function mistakesOf(
+  ctx: PlanContext,
+  plan: Plan,
+  state: RunState,
+  { clocked = true } = {},
+): Mistake[] {
   const found: Mistake[] = []
   const { say } = ctx
   const doneAt = (id: string) => state.steps.get(id)?.doneAt ?? null
@@ -165,7 +171,7 @@ export function mistakesOf(ctx: PlanContext, plan: Plan, state: RunState): Mista
       says: `Blended for ${Math.round(seconds / 60)} minutes.`,
       because: 'Short pulses and stirring in turn leave time for the pour.',
     })
-  found.push(...tooLate(ctx, plan, state))
+  if (clocked) found.push(...tooLate(ctx, plan, state))
   const rank = { stop: 0, think: 1, know: 2 }
   return found.sort((a, b) => rank[a.severity] - rank[b.severity])
 }

@@ -3,7 +3,7 @@ import type { Forecast } from '#contracts/batchEvents'
 import type { Frozen } from '#contracts/result'
 import type { Run, RunEvent } from '#contracts/run'
 import { formatter } from '../../units/formatter'
-import { asWeighed } from './asWeighed'
+import { asWeighed, potsAsWeighed } from './asWeighed'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
 import { foretoldAtBench } from './foretold'
@@ -42,8 +42,28 @@ export function pouredBy(
       lyeC: celsiusAtCombine(state, 'lye'),
       oilsC: celsiusAtCombine(state, 'oils'),
       stage: stageAtPour(state),
-      minutes: combined === undefined ? null : roundTo(minutes - combined, 1),
+      // The clock of a paper batch is the plan's.
+      minutes: combined === undefined || run.paper ? null : roundTo(minutes - combined, 1),
       blenderSeconds: Math.round(sum(Object.values(state.blended))),
+      watered: wateredIn(state),
+      tool: ctx.document.method.tool,
+      notes: state.notes.map(({ says }) => says),
+      assumed: plan.steps.flatMap(({ id, weigh }) =>
+        weigh && state.steps.get(id)?.scoops.some(({ assumed }) => assumed) ? [weigh.name] : [],
+      ),
+      ...(plan.pots.length > 1
+        ? {
+            pots: potsAsWeighed(ctx, plan, weightsOf(plan, state), state.watered).map(
+              ({ name, superfat, ratio }, pot) => ({
+                name,
+                superfat,
+                ratio,
+                watered: state.watered[pot] ?? 0,
+                lyeC: celsiusAtCombine(state, 'lye', pot),
+              }),
+            ),
+          }
+        : {}),
     },
   }
   return { poured, forecasts: foretoldAtBench(ctx, plan, state, after) }

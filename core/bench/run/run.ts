@@ -12,7 +12,8 @@ import { roundTo } from '../../statistics/roundTo'
 
 /** What happened at one step. Minutes count from the start of the run. */
 export interface StepState {
-  scoops: { id: string; grams: number; typed: boolean }[]
+  /** `assumed`: not on the paper, and taken as planned. */
+  scoops: { id: string; grams: number; typed: boolean; assumed: boolean }[]
   grams: number
   doneAt: number | null
   doneBy: string | null
@@ -143,7 +144,12 @@ export function runOf(
       case 'scooped': {
         if (!open(event.step)) continue
         const step = at(event.step)
-        step.scoops.push({ id: event.id, grams: event.grams, typed: event.typed })
+        step.scoops.push({
+          id: event.id,
+          grams: event.grams,
+          typed: event.typed,
+          assumed: event.assumed ?? false,
+        })
         step.grams = scooped(step)
         break
       }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { rejectWords } from '#core/events/cut'
-import { rejectReasons, type RejectReason } from '#contracts/rackWords'
+import { rejectReasons, type LessonAbout, type RejectReason } from '#contracts/rackWords'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 import { mean } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
@@ -16,6 +16,8 @@ const cut = reactive({
   sidesMm: [null, null, null] as [number | null, number | null, number | null],
 })
 const photos = ref<string[]>([])
+const differently = ref('')
+const about = ref<LessonAbout | null>(null)
 watchEffect(() => {
   const [a, b, c] = cut.sidesMm
   answer.value = cut.bars
@@ -26,6 +28,9 @@ watchEffect(() => {
         rejects: cut.rejects.filter(({ bars }) => bars > 0),
         grams: cut.grams,
         sidesMm: a && b && c ? [a, b, c] : null,
+        ...(differently.value.trim()
+          ? { differently: differently.value.trim(), about: about.value }
+          : {}),
         photos: photos.value,
       }
     : null
@@ -77,6 +82,7 @@ const sides = ['thick', 'wide', 'long'] as const
         >In good bars: {{ say.percent(yielded, 0) }} of the batter.</template
       >
     </p>
+    <LessonAsk v-model="differently" v-model:about="about" />
     <details>
       <summary class="link w-fit cursor-pointer">Rejects and sides</summary>
       <div class="mt-3 grid gap-3">

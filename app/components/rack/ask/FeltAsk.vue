@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FeelTest } from '#contracts/rackWords'
+import type { FeelTest, LessonAbout } from '#contracts/rackWords'
 import { feelKinds, feelTestsFor, tellsAfter } from '#core/rack/feel'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
@@ -10,11 +10,23 @@ const whole = useWholeBatch(() => batch)
 const tests = computed(() => feelTestsFor(whole.value?.frozen.document.use ?? 'body'))
 const scores = ref<Partial<Record<FeelTest, number>>>({})
 const note = ref('')
+const differently = ref('')
+const about = ref<LessonAbout | null>(null)
+/** Asked once: when a bar of it is used for the first time. */
+const first = computed(() => !whole.value?.events.some(({ kind }) => kind === 'felt'))
 const photos = ref<string[]>([])
 watchEffect(
   () =>
     (answer.value = Object.keys(scores.value).length
-      ? { kind: 'felt', scores: scores.value, note: note.value, photos: photos.value }
+      ? {
+          kind: 'felt',
+          scores: scores.value,
+          note: note.value,
+          photos: photos.value,
+          ...(differently.value.trim()
+            ? { differently: differently.value.trim(), about: about.value }
+            : {}),
+        }
       : null),
 )
 /** The same score once more takes it back. */
@@ -61,5 +73,6 @@ function score(test: FeelTest, value: number) {
   <FieldRow says="Note">
     <input v-model="note" class="field font-normal" maxlength="500" />
   </FieldRow>
+  <LessonAsk v-if="first" v-model="differently" v-model:about="about" />
   <PhotoField v-model="photos" :batch-id="batch.id" />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonAbouts, type LessonAbout } from '#contracts/rackWords'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A note, what somebody who uses the bars says, a lesson for the next time, photos. */
@@ -7,6 +8,7 @@ const answer = defineModel<BatchAnswer>({ required: true })
 const note = ref('')
 const from = ref('')
 const lesson = ref(false)
+const about = ref<LessonAbout | null>(null)
 const photos = ref<string[]>([])
 watchEffect(() => {
   if (note.value.trim())
@@ -15,6 +17,7 @@ watchEffect(() => {
       note: note.value.trim(),
       from: from.value.trim(),
       lesson: lesson.value,
+      ...(lesson.value ? { about: about.value } : {}),
       photos: photos.value,
     }
   else answer.value = photos.value.length ? { kind: 'pictured', photos: photos.value } : null
@@ -28,6 +31,12 @@ watchEffect(() => {
   <label class="flex items-center gap-2"
     ><input v-model="lesson" type="checkbox" /> a lesson for the next batch</label
   >
+  <FieldRow v-if="lesson" says="Say it again at">
+    <select v-model="about" class="field font-normal">
+      <option :value="null">the beginning</option>
+      <option v-for="one in lessonAbouts" :key="one" :value="one">{{ lessonWords[one] }}</option>
+    </select>
+  </FieldRow>
   <FieldRow says="Said by somebody who uses the bars">
     <input
       v-model="from"

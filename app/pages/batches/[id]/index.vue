@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { lessonsOf } from '#core/rack/lessons'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { Printer } from '@lucide/vue'
 import { roundTo } from '#core/statistics/roundTo'
@@ -16,9 +17,7 @@ const told = computed(() => (batch.value ? standingEvents(batch.value.events) : 
 const atBench = computed(() =>
   told.value.some((event) => event.kind === 'poured' && event.made !== undefined),
 )
-const lessons = computed(() =>
-  told.value.flatMap((event) => (event.kind === 'noted' && event.lesson ? [event] : [])),
-)
+const lessons = computed(() => (batch.value ? lessonsOf(batch.value.events) : []))
 const print = () => window.print()
 </script>
 
@@ -44,7 +43,7 @@ const print = () => window.print()
       </section>
       <section v-if="lessons.length" class="sheet border-l-4 border-l-ok px-5 py-3">
         <h2>Learned</h2>
-        <p v-for="lesson in lessons" :key="lesson.id">{{ lesson.note }}</p>
+        <p v-for="lesson in lessons" :key="lesson.id">{{ lesson.says }}</p>
       </section>
       <TroubleCauses v-if="batch.facts.troubles.length" :batch="batch" />
       <PhotoStrip :batch="batch" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Batch } from '#contracts/batch'
+import type { Batch, FormulaLesson } from '#contracts/batch'
 import type { Run, RunEvent } from '#contracts/run'
 
 /** A batch at the bench, full screen. */
@@ -11,6 +11,7 @@ interface Remembered {
   run: Run
   /** Not in what an older Mantle remembered. */
   earlier?: RunEvent[][]
+  lessons?: FormulaLesson[]
 }
 const loaded = shallowRef<Remembered | null>(null)
 const problem = ref('')
@@ -23,7 +24,10 @@ onMounted(async () => {
     const earlier = (await earlierMarks(batch.formulaId))
       .filter(({ batchId }) => batchId !== id)
       .map(({ events }) => events)
-    loaded.value = { batch, run, earlier }
+    const lessons = (await lessonsOfFormula(batch.formulaId)).filter(
+      ({ batchId }) => batchId !== id,
+    )
+    loaded.value = { batch, run, earlier, lessons }
     rememberBench(id, loaded.value)
   } catch (error) {
     // Without the server this device's own copy goes on.
@@ -48,5 +52,6 @@ useHead({
     :batch="loaded.batch"
     :run="loaded.run"
     :earlier="loaded.earlier ?? []"
+    :lessons="loaded.lessons ?? []"
   />
 </template>

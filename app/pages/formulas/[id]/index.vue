@@ -12,6 +12,7 @@ const router = useRouter()
 const id = String(route.params.id)
 const editor = provideFormulaEditor(id)
 const { document, result, remarks, open, question, thumbnail, loaded, problem } = editor
+const { lessons, drop } = useLessons(() => id)
 const formulas = useFormulas()
 const toasts = useToasts()
 const { say, settings } = storeToRefs(useWorkshop())
@@ -213,6 +214,10 @@ const entries = computed(() => [
           <template v-if="question">A word is open: “{{ question }}”.</template>
           <template v-else>Nothing speaks against this formula.</template>
         </RemarkList>
+        <div v-if="!open.length && lessons.length" class="border-t border-line-2 px-4 py-3">
+          <h2 class="mb-1.5">Learned</h2>
+          <LessonList :lessons="lessons" @drop="drop" />
+        </div>
         <ul v-else class="border-t border-line-2" aria-label="Still open" aria-live="polite">
           <li
             v-for="item in open"

@@ -5,7 +5,7 @@ export default route(
   standInActSchema,
   ({ id, body }) => {
     const set = standInsOf(id) ?? refuse(404, 'These stand-ins are switched off.')
-    return { id, passed: set.act(body) ?? [] }
+    return { id, passed: set.act(body) }
   },
   { may: ['bench'] },
 )
