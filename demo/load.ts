@@ -215,7 +215,7 @@ function loadVersions(db: Db, today: string, formulaIds: Map<string, string>): v
     const now = demoFormulas.find(({ document }) => document.name === formula)!.document
     const day = addDays(today, -ago)
     const version = { id: idAt(day, 8), formulaId: formulaIds.get(formula)!, document: then(now) }
-    keepVersion(db, version, notes, instantOf(day, 8))
+    keepVersion(db, version, { changes: [], ...notes }, instantOf(day, 8))
   }
 }
 

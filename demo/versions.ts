@@ -1,7 +1,8 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { VersionNotes } from '#contracts/version'
 
-interface DemoVersion extends VersionNotes {
+interface DemoVersion
+  extends Omit<VersionNotes, 'changes'>, Partial<Pick<VersionNotes, 'changes'>> {
   formula: string
   /** Days before the demo was loaded that it was kept. */
   ago: number
@@ -37,6 +38,14 @@ export const demoVersions: DemoVersion[] = [
     purpose: 'No scum ring in hard water',
     didIt: 'yes',
     learned: 'Ring gone. Stays soft a day longer, so cut on the third.',
+    changes: [
+      { what: 'superfat 5 % → 6 %', purpose: 'A little milder', didIt: null },
+      {
+        what: 'citric acid, monohydrate 1.2 % of oils joined',
+        purpose: 'No scum ring',
+        didIt: 'yes',
+      },
+    ],
     then: (now) => ({
       ...fats(now, { olive: 0.4, coconut: 0.3, tallow: 0.25, castor: 0.05 }),
       superfat: 0.06,

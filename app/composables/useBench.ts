@@ -30,6 +30,9 @@ import type { RunKeeper } from './useRunKeeper'
 /** s of the bench's clock between two readings of a thermometer that are kept, and while lye dissolves. */
 const readEvery = { usually: 30, dissolving: 10 }
 
+/** ms in which all is told that one press tells. */
+const onePress = 5
+
 export interface BenchSubject {
   frozen: Frozen
   name: string
@@ -56,10 +59,17 @@ export function createBench(subject: BenchSubject) {
   const clock = useBenchClock(run.startedAt, () => keeper.events.value, speed)
   const minutes = computed(() => (clock.now.value - Date.parse(run.startedAt)) / 60_000)
 
+  /** What one press tells has one instant and is taken back together; the next press has a later one, though the clock ticks slowly. */
+  const press = { since: 0, at: 0 }
+  function instant(): string {
+    const since = performance.now()
+    if (since - press.since > onePress) press.at = Math.max(clock.now.value, press.at + 1)
+    press.since = since
+    return new Date(press.at).toISOString()
+  }
   function tell<Event extends NewRunEvent>(event: Event): string {
     const id = newId()
-    const at = new Date(clock.now.value).toISOString()
-    keeper.keep({ ...event, id, at } as unknown as RunEvent)
+    keeper.keep({ ...event, id, at: instant() } as unknown as RunEvent)
     return id
   }
 

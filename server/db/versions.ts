@@ -70,16 +70,30 @@ export function keepVersion(
 
 export type Noted = { kind: 'saved' | 'stale'; version: FormulaVersion } | { kind: 'none' }
 
+const pick = ({ name, purpose, didIt, learned, changes }: VersionNotes): VersionNotes => ({
+  name,
+  purpose,
+  didIt,
+  learned,
+  changes,
+})
+
 /** Writes down what a version was for and whether it did it. The same again is not stale. */
-export function noteVersion(db: Db, id: string, revision: number, notes: VersionNotes): Noted {
+export function noteVersion(
+  db: Db,
+  id: string,
+  revision: number,
+  told: Omit<VersionNotes, 'changes'> & Partial<Pick<VersionNotes, 'changes'>>,
+): Noted {
   return db
     .transaction((): Noted => {
       const version = getVersion(db, id)
       if (!version) return { kind: 'none' }
-      const text = JSON.stringify(notes)
-      const { name, purpose, didIt, learned } = version
-      if (JSON.stringify({ name, purpose, didIt, learned }) === text)
-        return { kind: 'saved', version }
+      const before = versionNotesSchema.parse(pick(version))
+      const text = JSON.stringify(
+        versionNotesSchema.parse({ ...told, changes: told.changes ?? before.changes }),
+      )
+      if (JSON.stringify(before) === text) return { kind: 'saved', version }
       if (version.revision !== revision) return { kind: 'stale', version }
       db.prepare('UPDATE formula_versions SET notes = ?, revision = revision + 1 WHERE id = ?').run(
         text,

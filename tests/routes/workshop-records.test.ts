@@ -153,8 +153,22 @@ describe('named versions', () => {
       [2, null, 0.08],
       [1, 'yes', 0.05],
     ])
+    // Several changes at once: each with what it is for, and later whether it did that. Notes without them leave them be.
+    await keepFormula(id, 2, { superfat: 0.07 })
+    const change = { what: 'superfat 8 % → 7 %', purpose: 'Less greasy', didIt: null }
+    const several = { ...version, id: v7(), revision: 3, name: 'Both', changes: [change] }
+    const both = (await send<FormulaVersion>('POST', path, several)).body
+    expect(both.changes).toEqual([change])
+    const judged = [{ ...change, didIt: 'partly' }]
+    const about = { ...notes, name: 'Both' }
+    await send('PUT', `/api/versions/${both.id}`, { revision: 1, ...about, changes: judged })
+    await send('PUT', `/api/versions/${both.id}`, { revision: 2, ...about, learned: 'Softer.' })
+    expect((await send('GET', `/api/versions/${both.id}`)).body).toMatchObject({
+      changes: judged,
+      learned: 'Softer.',
+    })
     const summaries = await send<VersionSummary[]>('GET', '/api/versions')
-    expect(summaries.body.map(({ name }) => name)).toEqual(['Richer', 'Plain'])
+    expect(summaries.body.map(({ name }) => name)).toEqual(['Both', 'Richer', 'Plain'])
     expect((await send('GET', `/api/versions/${kept.id}`)).body).toMatchObject({
       learned: 'It did.',
     })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FormulaVersion, VersionNotes } from '#contracts/version'
+import type { FormulaVersion, VersionChange, VersionNotes } from '#contracts/version'
 import { changesBetween, inOneLine } from '#core/versions/changes'
 
 /** The named versions of a formula: keep one, say what it was for, later whether it did it; compare and bring back. */
@@ -8,6 +8,7 @@ const { document, save } = editor
 const open = defineModel<boolean>({ required: true })
 const { library } = storeToRefs(useMaterials())
 const workshop = useWorkshop()
+const { say } = storeToRefs(workshop)
 const toasts = useToasts()
 
 const list = ref<FormulaVersion[]>([])
@@ -35,6 +36,13 @@ async function load() {
 }
 onMounted(load)
 
+/** What is changed since the last one, each thing by itself; and what each is for. */
+const changed = computed(() =>
+  list.value[0]
+    ? changesBetween(list.value[0].document, document.value, library.value, workshop.say)
+    : [],
+)
+const purposes = ref<Record<string, string>>({})
 const lineFrom = (before: FormulaVersion | undefined, after: FormulaVersion['document']) =>
   before
     ? inOneLine(changesBetween(before.document, after, library.value, workshop.say))
@@ -58,12 +66,17 @@ async function keep() {
       revision: save.revision.value,
       name: name.value,
       purpose: purpose.value,
+      changes:
+        changed.value.length > 1
+          ? changed.value.map((what) => ({ what, purpose: purposes.value[what] ?? '' }))
+          : [],
     })
     kept.set(made.id, made)
     list.value = [made, ...list.value]
     versionId = newId()
     typedName.value = null
     purpose.value = ''
+    purposes.value = {}
   } catch (error) {
     problem.value = sentenceOf(error)
   } finally {
@@ -86,7 +99,14 @@ function write(id: string, notes: Partial<VersionNotes>) {
 }
 async function send(id: string, notes: Partial<VersionNotes>) {
   const before = kept.get(id)!
-  const { revision, name: called, purpose: wanted, didIt, learned } = { ...before, ...notes }
+  const {
+    revision,
+    name: called,
+    purpose: wanted,
+    didIt,
+    learned,
+    changes,
+  } = { ...before, ...notes }
   try {
     const after = await api.put<FormulaVersion>(`/api/versions/${id}`, {
       revision,
@@ -94,6 +114,7 @@ async function send(id: string, notes: Partial<VersionNotes>) {
       purpose: wanted,
       didIt,
       learned,
+      changes,
     })
     kept.set(id, after)
     problem.value = ''
@@ -102,12 +123,15 @@ async function send(id: string, notes: Partial<VersionNotes>) {
     if (!theirs) return void (problem.value = sentenceOf(error))
     kept.set(id, theirs)
     const clash = (Object.keys(notes) as (keyof VersionNotes)[]).filter(
-      (key) => theirs[key] !== before[key],
+      (key) => JSON.stringify(theirs[key]) !== JSON.stringify(before[key]),
     )
     put(clash.length ? theirs : { ...theirs, ...notes })
     // Something else of it was changed elsewhere: both stay.
     if (!clash.length) return send(id, notes)
-    const typed = clash.map((key) => notes[key]).filter(Boolean)
+    const typed = clash.flatMap((key) => {
+      const told = notes[key]
+      return typeof told === 'string' && told ? [told] : []
+    })
     problem.value = `“${theirs.name}” was written about in another window meanwhile; what stands here now is from there.${
       typed.length ? ` You wrote: “${typed.join('”, “')}”.` : ''
     }`
@@ -120,6 +144,10 @@ function bringBack(version: FormulaVersion) {
   })
   open.value = false
 }
+/** One of several changes of a version, written about. */
+const withChange = (version: FormulaVersion, place: number, told: Partial<VersionChange>) => ({
+  changes: version.changes.map((one, index) => (index === place ? { ...one, ...told } : one)),
+})
 const answers = { yes: 'it did', partly: 'partly', no: 'it did not' } as const
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
@@ -142,9 +170,29 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         <AppButton kind="main" class="self-end" :disabled="busy || unchanged" @click="keep">
           Keep
         </AppButton>
-        <p class="text-ink-2 sm:col-span-3">
+        <p v-if="changed.length < 2" class="text-ink-2 sm:col-span-3">
           <b class="font-semibold">Since the last one:</b> {{ sinceLast }}
         </p>
+        <div v-else class="grid gap-1.5 sm:col-span-3">
+          <p class="text-ink-2">
+            <b class="font-semibold"
+              >Since the last one {{ say.count(changed.length, 'thing', 'things') }} changed.</b
+            >
+            What is each for? With several at once nobody can tell afterwards which of them did it.
+          </p>
+          <label
+            v-for="what in changed"
+            :key="what"
+            class="grid items-center gap-2 sm:grid-cols-[1fr_1fr]"
+            >{{ what }}
+            <input
+              v-model="purposes[what]"
+              class="field"
+              maxlength="500"
+              placeholder="for …"
+              :aria-label="`What ${what} is for`"
+          /></label>
+        </div>
       </form>
       <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
       <ol v-if="list.length" aria-label="Versions, the newest first">
@@ -166,7 +214,46 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
               <button type="button" class="link" @click="bringBack(version)">Bring it back</button>
             </span>
           </div>
-          <p>{{ lineFrom(list[index + 1], version.document) }}</p>
+          <p v-if="!version.changes.length">{{ lineFrom(list[index + 1], version.document) }}</p>
+          <ul v-else class="mt-1 grid gap-1.5" aria-label="What was changed">
+            <li
+              v-for="(change, place) in version.changes"
+              :key="change.what"
+              class="grid items-center gap-2 sm:grid-cols-[1fr_1fr_9rem]"
+            >
+              <span>{{ change.what }}</span>
+              <input
+                class="field py-1"
+                maxlength="500"
+                placeholder="for …"
+                :value="change.purpose"
+                :aria-label="`What ${change.what} was for`"
+                @change="
+                  write(version.id, withChange(version, place, { purpose: textOf($event).trim() }))
+                "
+              />
+              <select
+                class="field py-1"
+                :aria-label="`Whether ${change.what} did it`"
+                :value="change.didIt ?? ''"
+                @change="
+                  write(
+                    version.id,
+                    withChange(version, place, {
+                      didIt: (($event.target as HTMLSelectElement).value ||
+                        null) as VersionNotes['didIt'],
+                    }),
+                  )
+                "
+              >
+                <option value="">not known yet</option>
+                <option v-for="(says, id) in answers" :key="id" :value="id">{{ says }}</option>
+              </select>
+            </li>
+            <li class="text-sm text-ink-2">
+              They went in together: from this version alone one cannot tell which of them did it.
+            </li>
+          </ul>
           <div class="mt-1.5 grid gap-2 sm:grid-cols-[1fr_9rem_1fr]">
             <label class="grid gap-0.5 text-sm text-ink-2">
               For

@@ -14,7 +14,13 @@ export default route(
       formulas.get(db, id) ?? refuse(404, 'There is no such formula; it may be deleted.')
     if (!body.document && formula.revision !== body.revision)
       refuse(409, 'The formula has changed since; look at it once more.', 'revision')
-    const notes = { name: body.name, purpose: body.purpose, didIt: null, learned: '' }
+    const notes = {
+      name: body.name,
+      purpose: body.purpose,
+      didIt: null,
+      learned: '',
+      changes: body.changes,
+    }
     return keepVersion(
       db,
       { id: body.id, formulaId: id, document: body.document ?? formula.document },
