@@ -338,6 +338,41 @@ const told: DemoFormula[] = [
     changed: 12,
   },
   {
+    name: 'Ebb Line',
+    oils: 1750,
+    shares: { olive: 0.45, tallow: 0.3, coconut: 0.2, castor: 0.05 },
+    superfat: 0.05,
+    water: { held: 'ratio', value: 2.2 },
+    scents: [['Sea fennel', 0.025, 0.06]],
+    parts: (
+      [
+        ['chalk', 'kaolin'],
+        ['shell', 'rose-clay'],
+        ['sand', 'iron-oxide-yellow'],
+        ['samphire', 'green-clay'],
+        ['estuary', 'indigo'],
+        ['heather', 'madder-root'],
+        ['peat', 'cocoa-powder'],
+      ] as const
+    ).map(([name, id], index) => ({
+      name,
+      share: index < 6 ? 0.143 : 0.142,
+      scent: true,
+      additives: [
+        {
+          id,
+          rate: 0.01,
+          of: 'oils' as const,
+          carrier: { id: 'olive', ratio: 2, from: 'formula' as const },
+        },
+      ],
+    })),
+    method: { patterns: ['slanted-layers'] },
+    notes:
+      'One long side 20 mm up until the last layer. Low over the spatula: it broke through once.',
+    changed: 9,
+  },
+  {
     name: 'Keel Vinegar',
     use: 'scrub',
     oils: 1000,

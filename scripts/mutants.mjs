@@ -11,6 +11,8 @@ const held = [
   'core/formula',
   'core/risk',
   'core/heat',
+  'core/batter',
+  'core/bench',
   'core/rack/drying',
   'server/db',
 ]

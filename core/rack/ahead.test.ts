@@ -296,3 +296,15 @@ describe('after the cut', () => {
     expect(rules.find(({ id }) => id === 'olive')!.days).toBe(365)
   })
 })
+
+it('a loaf whose window was over yesterday is to be cut, and no more looked at', () => {
+  const checks = [
+    { kind: 'peek' as const, from: '2026-03-17T12:00:00Z', to: '2026-03-17T12:00:00Z' },
+    { kind: 'unmould' as const, from: '2026-03-18T10:00:00Z', to: '2026-03-19T08:00:00Z' },
+  ]
+  const loaf = batchOf([told({ kind: 'poured', day: '2026-03-17', checks })])
+  const kinds = (day: string) =>
+    dueFor(loaf, day, (instant) => instant.slice(0, 10)).map(({ kind }) => kind)
+  expect(kinds('2026-03-19')).toEqual(['peek', 'cut'])
+  expect(kinds('2026-03-20')).toEqual(['cut'])
+})

@@ -23,14 +23,23 @@ export const usualRackRules: RackRules = { turnEvery: 5 }
 const unmouldAfter = 1
 
 /** What the pour says of looking, unwrapping and unmoulding, less what has been done. */
-function afterPour(batch: BatchSummary, pouredOn: Day, dayOf: (instant: string) => Day): Due[] {
+function afterPour(
+  batch: BatchSummary,
+  pouredOn: Day,
+  today: Day,
+  dayOf: (instant: string) => Day,
+): Due[] {
   const { tryAgainAt: again, inFreezer } = batch.facts
   // Nobody cuts what lies in the freezer: first it comes out again.
   if (again && inFreezer)
     return [
       { batchId: batch.id, kind: 'thaw', on: dayOf(again), between: { from: again, to: again } },
     ]
-  const due = batch.facts.checks.map(({ kind, from: opens, to }): Due => {
+  // Nobody looks under the cover of a loaf that should have been cut by yesterday.
+  const unmould = batch.facts.checks.find(({ kind }) => kind === 'unmould')
+  const over = unmould !== undefined && dayOf(unmould.to) < today
+  const checks = batch.facts.checks.filter(({ kind }) => !over || kind === 'unmould')
+  const due = checks.map(({ kind, from: opens, to }): Due => {
     const from = kind === 'unmould' && again && again > opens ? again : opens
     return {
       batchId: batch.id,
@@ -98,7 +107,7 @@ export function dueFor(
   const { pouredOn, cutOn, usable } = batch.facts
   if (standing.stage === 'left') return []
   if (!pouredOn) return one('pour', today)
-  if (!cutOn) return afterPour(batch, pouredOn, dayOf)
+  if (!cutOn) return afterPour(batch, pouredOn, today, dayOf)
   return [
     ...one('strip', testOn(usable, pouredOn, addDays)),
     ...(standing.stage === 'ready' ? [] : one('weigh', weighOn(batch))),

@@ -329,6 +329,8 @@ test('a milk batch with citric acid in two parts, through an over-pour, weak lye
   await heading(page, 'To light trace, dark')
   await page.keyboard.press('3')
   await space(page)
+  await heading(page, 'Colours into the base, in thin lines')
+  await space(page)
   await heading(page, 'Pour: in-pot swirl')
   await space(page)
   // Milk that nobody decided about is kept cool.

@@ -13,7 +13,10 @@ const off = computed(() =>
   weighed.value
     .filter(({ weigh }) => weigh!.kind !== 'share')
     .map((step) => ({
-      name: step.weigh!.name,
+      name:
+        step.weigh!.pot !== null
+          ? `${inSentence(step.weigh!.name)}, ${plan.value.pots[step.weigh!.pot]!.name}`
+          : inSentence(step.weigh!.name),
       by: (state.value.steps.get(step.id)?.grams ?? 0) - step.weigh!.grams,
       tolerance: plan.value.scale,
     }))
@@ -41,7 +44,7 @@ const watered = computed(() => sum(Object.values(state.value.watered)))
     <p class="figure text-ink-2">
       <template v-if="off.length">
         <span v-for="(one, place) in off.slice(0, 3)" :key="one.name"
-          >{{ place ? ', ' : '' }}{{ inSentence(one.name) }} {{ one.by > 0 ? '+' : '−'
+          >{{ place ? '; ' : '' }}{{ one.name }} {{ one.by > 0 ? '+' : '−'
           }}{{ say.mass(Math.abs(one.by)) }}</span
         >
       </template>
