@@ -1,9 +1,16 @@
-import type { FormulaDocument, PartLine } from '#contracts/formula'
+import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula'
 import type { FormulaResult, Portion } from '#contracts/result'
 import { waysFrom } from '../water/ways'
 import { scaleMeasure } from './measure'
 import { driestWaterShare } from './pot'
 import { sum } from '../statistics/sum'
+
+/**
+ * When a pot's own extra goes in. Jug and pan are for all pots, so that what is one pot's alone joins at trace; into the lye it goes
+ * only where the pot has a lye of its own.
+ */
+const momentInPart = (part: PartLine, moment: AdditiveLine['moment']): AdditiveLine['moment'] =>
+  part.water && moment !== 'oils' ? moment : 'trace'
 
 /**
  * A part as a formula of its own: its share of everything, its own water, its own extras besides the common ones, and the
@@ -28,7 +35,10 @@ export function documentOfPart(document: FormulaDocument, part: PartLine): Formu
     liquids: document.liquids.map((line) =>
       line.grams == null ? line : { ...line, grams: line.grams * share },
     ),
-    additives: [...document.additives.map((line) => scaleMeasure(line, share)), ...part.additives],
+    additives: [
+      ...document.additives.map((line) => scaleMeasure(line, share)),
+      ...part.additives.map((line) => ({ ...line, moment: momentInPart(part, line.moment) })),
+    ],
     scents: part.scent ? document.scents.map((line) => scaleMeasure(line, scentShare)) : [],
   }
 }

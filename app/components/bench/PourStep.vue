@@ -45,10 +45,13 @@ useBenchKeys({ ' ': next, Enter: next, k: pourNow })
           >
           <span class="text-right"
             >{{ say.amount(row.batter)
-            }}<small class="block text-[14px] text-ink-2"
-              >{{ stageText(row.stage) ?? ''
-              }}<template v-if="row.since !== null">, {{ clockText(row.since) }}</template></small
-            ></span
+            }}<small class="block text-[14px] text-ink-2">{{
+              say.list(
+                [stageText(row.stage) ?? '', row.since === null ? '' : clockText(row.since)].filter(
+                  Boolean,
+                ),
+              )
+            }}</small></span
           >
         </li>
       </ol>

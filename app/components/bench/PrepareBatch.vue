@@ -100,9 +100,13 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
             <AppButton v-if="!begun || run?.paper" :to="`/bench/${batch.id}/paper`"
               >Write up from paper</AppButton
             >
-            <AppButton kind="main" :disabled="!plan.agrees || busy" @click="begin()">{{
-              begun ? 'Go on at the bench' : 'Start at the bench'
-            }}</AppButton>
+            <AppButton
+              kind="main"
+              class="max-lg:order-first"
+              :disabled="!plan.agrees || busy"
+              @click="begin()"
+              >{{ begun ? 'Go on at the bench' : 'Start at the bench' }}</AppButton
+            >
           </div>
         </div>
         <p

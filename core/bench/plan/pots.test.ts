@@ -124,6 +124,21 @@ describe('layers are made pot by pot', () => {
     expect(two.steps.some(({ weigh }) => weigh?.id === 'extra')).toBe(false)
   })
 
+  it('a colour of one pot never goes into the jug or the pan that are for all', () => {
+    const with_ = (id: string) => {
+      const [first, ...rest] = nine.parts
+      return planOf({
+        ...nine,
+        parts: [{ ...first!, additives: [{ id, rate: 0.01, of: 'oils', carrier: null }] }, ...rest],
+      }).plan
+    }
+    // Indigo usually goes into the lye, madder into the oils.
+    for (const id of ['indigo', 'madder-root']) {
+      const cup = with_(id).steps.filter(({ weigh }) => weigh?.id === id)
+      expect(cup.map(({ vessel, pot }) => [vessel, pot])).toEqual([[`cup:${id}@0`, 0]])
+    }
+  })
+
   it('by itself into each cup where the maker wants it so, or where pots differ', () => {
     const apart = planOf(nine, { bulkScent: false }).plan.steps
     expect(apart.filter(({ weigh }) => weigh?.kind === 'scent')).toHaveLength(18)
