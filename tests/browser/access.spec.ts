@@ -1,6 +1,8 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { quiet, space } from '../support/quiet'
+import { blankFormula } from '../../core/formula/blank'
+import { lead, planned, upTo } from '../support/atBench'
 import { expect, openFormula, panel, plank, test } from './fixtures'
 
 async function seriousProblems(page: Page) {
@@ -282,3 +284,72 @@ test('focus can be seen on every control that Tab reaches', async ({ page }) => 
     expect(seen, `after ${step + 1} tabs`).toBe(true)
   }
 })
+
+const screens = [
+  [1280, 800],
+  [820, 1180],
+  [390, 844],
+  // A phone on its side, and 1280 × 800 at twice its size.
+  [844, 390],
+  [640, 400],
+] as const
+const slip = {
+  ...blankFormula('Slip'),
+  fats: [
+    { id: 'tallow', share: 0.3 },
+    { id: 'olive', share: 0.7 },
+  ],
+}
+const layers = {
+  ...slip,
+  name: 'Slip layers',
+  parts: ['chalk', 'sand', 'peat'].map((name, index) => ({ name, share: index ? 0.3 : 0.4 })),
+  method: { patterns: ['slanted-layers'] },
+}
+const frozen = {
+  ...slip,
+  name: 'Slip frozen',
+  liquids: [{ id: 'goat-milk', share: 1, moment: 'lye', way: 'frozen' }],
+  method: { lyeC: 30, oilsC: 38 },
+}
+const steps: [says: string, formula: object, id: string][] = [
+  ['a weighing', slip, 'weigh:naoh'],
+  ['lye into water', slip, 'dissolve'],
+  ['lye into milk', frozen, 'dissolve'],
+  ['a meeting', slip, 'meet'],
+  ['the second look at the weights', slip, 'weigh-again'],
+  ['a pot at its trace', layers, 'batter:trace@1'],
+  ['a layer', layers, 'pour@1'],
+  ['the end', slip, 'cover'],
+]
+for (const [says, formula, id] of steps)
+  test(`at the bench, ${says}: its keys are there at every size, nothing sticks out, axe finds nothing serious`, async ({
+    page,
+    server,
+  }) => {
+    const batch = await planned(server.url, formula)
+    const plan = await upTo(server.url, batch, id, {}, { lye: 36, oils: 36 })
+    await lead(page, batch)
+    const step = plan.steps.find((one) => one.id === id)!
+    await expect(page.getByRole('heading', { level: 1, name: step.says })).toBeVisible()
+    for (const [width, height] of screens) {
+      await page.setViewportSize({ width, height })
+      await page.evaluate(
+        () => new Promise((next) => requestAnimationFrame(() => requestAnimationFrame(next))),
+      )
+      const sticksOut = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      )
+      expect(sticksOut, `at ${width} × ${height}`).toBeLessThanOrEqual(0)
+      // The heading is on screen without scrolling, and no key is under another or off its edge.
+      await expect(page.getByRole('heading', { level: 1, name: step.says })).toBeInViewport()
+      const keys = await page.locator('.bench-step > .keys > button').all()
+      expect(keys.length).toBeGreaterThanOrEqual(2)
+      for (const key of keys) {
+        await expect(key).toBeInViewport({ ratio: 0.95 })
+        const box = (await key.boundingBox())!
+        expect(box.height, await key.innerText()).toBeGreaterThanOrEqual(56)
+      }
+      if (width === 1280 || height === 390) expect(await seriousProblems(page)).toEqual([])
+    }
+  })

@@ -1,11 +1,9 @@
 import type { Page } from '@playwright/test'
-import { v7 } from 'uuid'
 import type { Batch } from '../../contracts/batch'
-import { usualSetup } from '../../contracts/benchWords'
 import type { StoredFormula } from '../../contracts/workshop'
-import type { Run, RunSetup } from '../../contracts/run'
-import { safetyPoints } from '../../core/bench/run/safetyCheck'
+import type { Run } from '../../contracts/run'
 import { blankFormula } from '../../core/formula/blank'
+import { batchOf, lead, planned, upTo } from '../support/atBench'
 import { plannedFrom } from '../support/bench'
 import { space } from '../support/quiet'
 import { send } from '../support/send'
@@ -15,21 +13,6 @@ import { expect, test } from './fixtures'
 
 test.describe.configure({ timeout: 240_000 })
 
-async function planned(url: string, document: object): Promise<Batch> {
-  const formulaId = v7()
-  await send(`${url}/api/formulas/${formulaId}`, 'PUT', { revision: 0, document })
-  return batchOf(url, formulaId)
-}
-async function batchOf(url: string, formulaId: string): Promise<Batch> {
-  const { body } = await send<Batch>(`${url}/api/batches`, 'POST', {
-    id: v7(),
-    formulaId,
-    revision: 1,
-    bars: 12,
-    cure: { rule: 'most', days: 42 },
-  })
-  return body
-}
 const fat = (id: string, share: number) => ({ id, share })
 const heading = (page: Page, says: string | RegExp) =>
   expect(page.getByRole('heading', { level: 1, name: says })).toBeVisible()
@@ -40,74 +23,6 @@ const made = async (url: string, batch: Batch) => {
   const poured = body.events.find((event) => event.kind === 'poured')
   if (poured?.kind !== 'poured' || !poured.made) throw new Error('The batch is not poured.')
   return poured
-}
-
-/** A run with a setup of its own, begun by another device, and all of it done as planned up to a step. */
-async function upTo(
-  url: string,
-  batch: Batch,
-  until: string,
-  setup: Partial<RunSetup> = {},
-  read: Partial<Record<'lye' | 'oils', number>> = {},
-) {
-  const now = (await send<{ now: string }>(`${url}/api/workshop`, 'GET')).body.now
-  const start = Date.parse(now) - 50 * 60_000
-  const at = (minutes: number) => new Date(start + minutes * 60_000).toISOString()
-  const { plan } = plannedFrom(batch.frozen.document, setup, 1)
-  const device = v7()
-  await send(`${url}/api/batches/${batch.id}/run`, 'POST', {
-    id: v7(),
-    device,
-    setup: { ...usualSetup, ...setup },
-    at: at(0),
-  })
-  const run = await runOf(url, batch)
-  const steps = plan.steps.slice(
-    0,
-    plan.steps.findIndex(({ id }) => id === until),
-  )
-  const told: object[] = [
-    ...safetyPoints.map(({ id }) => ({ kind: 'confirmed', point: id })),
-    ...steps.flatMap((step) => [
-      ...(step.weigh
-        ? [{ kind: 'scooped', step: step.id, grams: step.weigh.grams, typed: true }]
-        : []),
-      ...(step.kind === 'meet'
-        ? Object.entries(read).flatMap(([vessel, celsius]) =>
-            (plan.jugs.length > 1 && vessel === 'lye'
-              ? plan.pots.map((_, pot) => pot)
-              : [undefined]
-            ).map((pot) => ({
-              kind: 'read',
-              vessel,
-              celsius,
-              typed: true,
-              ...(pot === undefined ? {} : { pot }),
-            })),
-          )
-        : []),
-      { kind: 'done', step: step.id },
-    ]),
-  ]
-  await send(`${url}/api/runs/${run.id}/events`, 'POST', {
-    device,
-    events: told.map((event, place) => ({
-      ...event,
-      id: v7(),
-      at: at((45 * (place + 1)) / told.length),
-    })),
-  })
-  return plan
-}
-async function lead(page: Page, batch: Batch) {
-  await page.goto(`/bench/${batch.id}/make`)
-  await page.getByRole('button', { name: 'Lead from here' }).click()
-  const dressed = page.getByRole('button', { name: 'Dressed, I lead' })
-  await dressed
-    .or(page.getByRole('button', { name: 'Take back' }))
-    .first()
-    .waitFor()
-  if (await dressed.isVisible()) await space(page)
 }
 
 test('seven slanted layers by keyboard, from the plan to the last pour within the working time of each', async ({

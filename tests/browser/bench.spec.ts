@@ -1,11 +1,8 @@
 import type { Page } from '@playwright/test'
-import { v7 } from 'uuid'
 import type { Batch } from '../../contracts/batch'
 import type { Run } from '../../contracts/run'
-import { usualSetup } from '../../contracts/benchWords'
-import { safetyPoints } from '../../core/bench/run/safetyCheck'
 import { blankFormula } from '../../core/formula/blank'
-import { plannedFrom } from '../support/bench'
+import { planned, upTo } from '../support/atBench'
 import { Line } from '../support/line'
 import { space } from '../support/quiet'
 import { send } from '../support/send'
@@ -20,19 +17,6 @@ const standIns = JSON.stringify({
 const listening = (page: Page) =>
   page.addInitScript((choice) => localStorage.setItem('mantle-devices', choice), standIns)
 
-/** A batch of a formula, planned and not begun. */
-async function planned(url: string, document: object): Promise<Batch> {
-  const formulaId = v7()
-  await send(`${url}/api/formulas/${formulaId}`, 'PUT', { revision: 0, document })
-  const { body } = await send<Batch>(`${url}/api/batches`, 'POST', {
-    id: v7(),
-    formulaId,
-    revision: 1,
-    bars: 12,
-    cure: { rule: 'most', days: 42 },
-  })
-  return body
-}
 const fat = (id: string, share: number) => ({ id, share })
 const plain = { ...blankFormula('Slip'), fats: [fat('coconut', 0.3), fat('olive', 0.7)] }
 const milky = {
@@ -87,60 +71,13 @@ async function waitFor(page: Page, says: string) {
 
 test.describe.configure({ timeout: 240_000 })
 
-/** Everything of a plan up to a step, done as planned by another device within the last hour. */
-async function madeUpTo(
-  url: string,
-  batch: Batch,
-  until: string,
-  read: Record<'lye' | 'oils', number>,
-) {
-  const now = (await send<{ now: string }>(`${url}/api/workshop`, 'GET')).body.now
-  const start = Date.parse(now) - 60 * 60_000
-  const at = (minutes: number) => new Date(start + minutes * 60_000).toISOString()
-  const { plan } = plannedFrom(batch.frozen.document, {}, 1)
-  const device = v7()
-  await send(`${url}/api/batches/${batch.id}/run`, 'POST', {
-    id: v7(),
-    device,
-    setup: usualSetup,
-    at: at(0),
-  })
-  const { body: run } = await send<Run>(`${url}/api/batches/${batch.id}/run`, 'GET')
-  const upTo = plan.steps.slice(
-    0,
-    plan.steps.findIndex(({ id }) => id === until),
-  )
-  const told: object[] = [
-    ...safetyPoints.map(({ id }) => ({ kind: 'confirmed', point: id })),
-    ...upTo.flatMap((step) => [
-      ...(step.weigh
-        ? [{ kind: 'scooped', step: step.id, grams: step.weigh.grams, typed: true }]
-        : []),
-      ...(step.kind === 'meet'
-        ? (['lye', 'oils'] as const).map((vessel) => ({
-            kind: 'read',
-            vessel,
-            celsius: read[vessel],
-            typed: true,
-          }))
-        : []),
-      { kind: 'done', step: step.id },
-    ]),
-  ]
-  await send(`${url}/api/runs/${run.id}/events`, 'POST', {
-    device,
-    events: told.map((event, place) => ({ ...event, id: v7(), at: at(1 + place) })),
-  })
-  return plan
-}
-
 test('a line that was forgotten is found before lye meets oils; false trace is looked at before it counts', async ({
   page,
   server,
 }) => {
   const tallow = { ...plain, name: 'Slip hard', fats: [fat('tallow', 0.5), fat('olive', 0.5)] }
   const batch = await planned(server.url, tallow)
-  const plan = await madeUpTo(server.url, batch, 'weigh-again', { lye: 41, oils: 27 })
+  const plan = await upTo(server.url, batch, 'weigh-again', {}, { lye: 41, oils: 27 })
   const gramsOf = (id: string) => plan.steps.find((step) => step.id === id)!.weigh!.grams
   await page.goto(`/bench/${batch.id}/make`)
   await page.getByRole('button', { name: 'Lead from here' }).click()
