@@ -2,6 +2,7 @@ import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { isDone, nextStep, runOf, targetOf } from '#core/bench/run/run'
 import type { ScaleReading } from '#core/bench/run/weighing'
 import { blankFormula } from '#core/formula/blank'
+import { formatter } from '#core/units/formatter'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { computed, nextTick, ref, shallowRef } from 'vue'
 import { plannedFrom } from '../../tests/support/bench'
@@ -19,8 +20,8 @@ afterEach(() => {
 })
 
 /** A bench at its first weighing, with a scale of 1 g that weighs 3 kg. */
-function atTheScale({ scale = 1, scaleMax = 3000, oils = 500 } = {}) {
-  const { ctx, plan } = plannedFrom(
+function atTheScale({ scale = 1, scaleMax = 3000, oils = 500, say = formatter({ scale }) } = {}) {
+  const { ctx: planned, plan } = plannedFrom(
     {
       ...blankFormula('Slab'),
       size: { by: 'oils', grams: oils },
@@ -32,6 +33,7 @@ function atTheScale({ scale = 1, scaleMax = 3000, oils = 500 } = {}) {
     { scaleMax },
     scale,
   )
+  const ctx = { ...planned, say }
   const events = shallowRef<RunEvent[]>([])
   const told: NewRunEvent[] = []
   const tell = (event: NewRunEvent) => {
@@ -297,5 +299,17 @@ describe('taking by itself', () => {
       expect(told, off).toEqual([])
       leave()
     }
+  })
+
+  it('what is typed in an ounce workshop is ounces: 10 oz are 283.5 g, never 10 g', () => {
+    const { typed, typedGrams, takeShort, told, water } = atTheScale({
+      scale: 0.1,
+      say: formatter({ system: 'imperial', scale: 0.1 }),
+    })
+    typed.value = '10'
+    expect(typedGrams.value).toBeCloseTo(283.495, 3)
+    takeShort()
+    expect(told[0]).toMatchObject({ kind: 'scooped', step: water.id, typed: true })
+    expect((told[0] as { grams: number }).grams).toBeCloseTo(283.495, 3)
   })
 })
