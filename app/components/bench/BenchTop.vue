@@ -138,8 +138,8 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
       @click="emergency = !emergency"
     >
       <Siren :size="18" aria-hidden="true" />
-      <span class="max-sm:sr-only low:sr-only">Emergency</span>
-      <kbd class="border-white/60 max-sm:hidden low:hidden">E</kbd>
+      <span class="max-lg:sr-only low:sr-only">Emergency</span>
+      <kbd class="border-white/60 max-lg:hidden low:hidden">E</kbd>
     </button>
   </header>
 </template>
