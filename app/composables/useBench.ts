@@ -223,8 +223,13 @@ export function createBench(subject: BenchSubject) {
       plan.value.dividing === 'none' ? whole : usualMinutes(working, blender),
     )
   })
-  const usualOf = (pot: number) =>
-    usualTimes(models.value, pot, keeper.events.value, subject.earlier)
+  /** Worked out when something was told, not with every tick of the clock. */
+  const usual = computed(() =>
+    models.value.map((_, pot) =>
+      usualTimes(models.value, pot, keeper.events.value, subject.earlier),
+    ),
+  )
+  const usualOf = (pot: number) => usual.value[pot]!
   const soFar = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
   /** Minutes since the lye went into the oils of a pot. */
   function sinceCombined(pot: number): number | null {

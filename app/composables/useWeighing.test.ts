@@ -272,6 +272,67 @@ describe('too much', () => {
   })
 })
 
+describe('a press while the last digit moves', () => {
+  it('takes what lay still in the band a moment ago, not what lay there before', async () => {
+    for (const [late, events] of [
+      [300, ['scooped', 'done']],
+      [500, []],
+    ] as const) {
+      const { puts, take, told, wanted } = atTheScale()
+      await puts(0)
+      await puts(wanted)
+      await puts(wanted - 20)
+      vi.advanceTimersByTime(late)
+      take()
+      expect(
+        told.map(({ kind }) => kind),
+        `${late} ms`,
+      ).toEqual(events)
+      if (events.length) expect(told[0]).toMatchObject({ grams: wanted })
+      leave()
+    }
+  })
+
+  it('waits for what has yet to settle in the band, three seconds at most', async () => {
+    for (const [late, count] of [
+      [2900, 2],
+      [3100, 0],
+    ] as const) {
+      const { puts, take, asked, told, wanted } = atTheScale()
+      await puts(0)
+      await puts(wanted, 4)
+      take()
+      expect(asked.value).toBe(true)
+      expect(told).toEqual([])
+      vi.advanceTimersByTime(late)
+      await puts(wanted)
+      expect(told, `${late} ms`).toHaveLength(count)
+      leave()
+    }
+  })
+
+  it('is forgotten when more goes in: too much is never taken unseen', async () => {
+    const { puts, take, asked, choosing, told, wanted } = atTheScale()
+    await puts(0)
+    await puts(wanted, 4)
+    take()
+    await puts(wanted + 80, 4)
+    expect(asked.value).toBe(false)
+    await puts(wanted + 80)
+    expect(told).toEqual([])
+    expect(choosing.value).toBe(false)
+  })
+
+  it('never takes what stood on the scale for a figure that is being typed', async () => {
+    const { puts, take, typed, told, wanted } = atTheScale()
+    await puts(0)
+    await puts(wanted)
+    typed.value = '1'
+    take()
+    expect(told).toEqual([])
+  })
+})
+
 describe('taking by itself', () => {
   it('after two and a half seconds at rest in the band, and not twice', async () => {
     const { puts, byItself, told, wanted } = atTheScale()
@@ -282,7 +343,6 @@ describe('taking by itself', () => {
     await puts(wanted - 0.5)
     expect(told).toEqual([])
     vi.advanceTimersByTime(600)
-    await puts(wanted)
     expect(told.map(({ kind }) => kind)).toEqual(['scooped', 'done'])
   })
 

@@ -1,3 +1,4 @@
+import { refAutoReset, useTimeoutFn } from '@vueuse/core'
 import { overPour } from '#core/bench/run/overPour'
 import { isSteady, loadsOf, loadTarget, standingAt } from '#core/bench/run/weighing'
 import type { Bench } from './useBench'
@@ -6,6 +7,10 @@ import { roundTo } from '#core/statistics/roundTo'
 /** ms for which a weight must hold still in its band to be taken by itself, and in which a key after that does nothing. */
 const takesItself = 2500
 const quietAfter = 1200
+/** ms for which a weight that could be taken still can when the last digit flickers: no hand is faster. */
+const flickers = 400
+/** ms for which a press on what has not settled waits for it. */
+const waits = 3000
 
 /**
  * The weighing of the step on screen: what the scale says less the vessel, earlier scoops, the band, the loads of what is too
@@ -23,12 +28,17 @@ export function useWeighing(bench: Bench) {
   /** What the scale was tared to before the scoop that is being judged. */
   let baseBefore: number | null = null
   const quietUntil = ref(0)
-  const inBandSince = ref<number | null>(null)
+  /** g of this scoop as they last lay still in the band, and until when they can be taken so. */
+  let takeable: { grams: number; until: number } | null = null
+  /** Whether a weight in its band was asked to be taken that has yet to settle. */
+  const asked = refAutoReset(false, waits)
 
   /** Counts from what stands on the scale: a vessel with nothing of this step in it. */
   function stands(grams: number | null) {
     base.value = grams
     vessel.value = grams ?? 0
+    takeable = null
+    asked.value = false
   }
   const step = computed(() => (bench.step.value?.weigh ? bench.step.value : null))
   watch(
@@ -36,7 +46,6 @@ export function useWeighing(bench: Bench) {
     () => {
       typed.value = ''
       choosing.value = false
-      inBandSince.value = null
       // What stands on the scale stays there: the next thing often goes into the same vessel.
       stands(devices.now.value.scale)
     },
@@ -89,9 +98,9 @@ export function useWeighing(bench: Bench) {
   }
   /** Subtracts a vessel that is known by its weight. */
   const subtract = stands
-  function takeScoop() {
+  function takeScoop(weighed = scoop.value) {
     if (!step.value) return
-    const grams = roundTo(scoop.value, 4)
+    const grams = roundTo(weighed, 4)
     if (grams !== 0)
       bench.tell({
         kind: 'scooped',
@@ -102,20 +111,30 @@ export function useWeighing(bench: Bench) {
     typed.value = ''
     baseBefore = base.value
     base.value = gross.value
-    inBandSince.value = null
+    takeable = null
+    asked.value = false
   }
 
-  /** The main key: takes what is in the band, asks what to do about too much. */
+  /**
+   * The main key: takes what is in the band, asks what to do about too much. What lay still in the band a moment ago is taken
+   * as it lay; what has yet to settle in it is taken once it has.
+   */
   function take() {
     if (!step.value || bench.done.value || bench.locked.value || !bench.keeper.leading.value) return
     if (performance.now() < quietUntil.value || choosing.value) return
-    if (!steady.value && whole.value.standing !== 'over') return
-    if (shown.value.standing === 'empty' || shown.value.standing === 'short') return
-    const isWhole = whole.value.standing !== 'short' && whole.value.standing !== 'empty'
-    const over = whole.value.standing === 'over'
-    takeScoop()
-    if (over) choosing.value = true
-    else if (isWhole) bench.finish()
+    if (!typed.value && takeable && performance.now() <= takeable.until)
+      return takeAs(takeable.grams)
+    if (!steady.value && whole.value.standing !== 'over') {
+      asked.value = shown.value.standing === 'in'
+      return
+    }
+    if (shown.value.standing !== 'empty' && shown.value.standing !== 'short') takeAs(scoop.value)
+  }
+  function takeAs(grams: number) {
+    const { standing } = standingAt(scoops.value + grams, bench.target.value, tolerance.value)
+    takeScoop(grams)
+    if (standing === 'over') choosing.value = true
+    else if (standing === 'in') bench.finish()
   }
   /** A scoop that is not all of it. */
   function takePart() {
@@ -155,16 +174,34 @@ export function useWeighing(bench: Bench) {
     base.value = gross.value
   }
 
-  watch([shown, steady], () => {
-    const good =
-      byItself.value && shown.value.standing === 'in' && steady.value && typedGrams.value === null
-    if (!good) inBandSince.value = null
-    else if (inBandSince.value === null) inBandSince.value = performance.now()
-    else if (performance.now() - inBandSince.value > takesItself) {
+  const still = computed(
+    () => shown.value.standing === 'in' && steady.value && typedGrams.value === null,
+  )
+  watch([still, scoop], () => {
+    if (still.value) takeable = { grams: scoop.value, until: Infinity }
+    else if (takeable?.until === Infinity) takeable.until = performance.now() + flickers
+  })
+  watch([still, () => shown.value.standing], () => {
+    if (asked.value && still.value) take()
+    else if (shown.value.standing !== 'in') asked.value = false
+  })
+  const itself = useTimeoutFn(
+    () => {
       take()
       quietUntil.value = performance.now() + quietAfter
-    }
-  })
+    },
+    takesItself,
+    { immediate: false },
+  )
+  watch(
+    () =>
+      byItself.value &&
+      still.value &&
+      !bench.done.value &&
+      !bench.locked.value &&
+      bench.keeper.leading.value,
+    (may) => (may ? itself.start() : itself.stop()),
+  )
 
   return {
     step,
@@ -175,6 +212,7 @@ export function useWeighing(bench: Bench) {
     gross,
     base,
     steady,
+    asked,
     scoops,
     shown,
     whole,

@@ -1,4 +1,5 @@
 import type { RunEvent } from '#contracts/run'
+import type { FrozenState } from '#contracts/words'
 import type { Step } from '#core/bench/plan/step'
 import { openJugPeak, sightOf, type LyeJug } from '#core/heat/dissolving'
 import type { MeetingAdvice, Meeting } from '#core/heat/meeting'
@@ -16,6 +17,17 @@ export function minutesText(minutes: number): string {
 export function clockText(minutes: number): string {
   const seconds = Math.max(0, Math.floor(minutes * 60))
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`
+}
+
+/** A temperature as it stands large: its figure and a ring, a dash where nobody read it. */
+export const degreesText = (celsius: number | null, say: Formatter): string =>
+  celsius === null ? '—' : `${say.number(say.degreesOf(celsius))}°`
+
+/** How frozen milk is when the lye goes onto it. */
+export const frozenWords: Record<FrozenState, { says: string; named: string }> = {
+  hard: { says: 'Frozen hard', named: 'hard-frozen milk' },
+  slush: { says: 'Slush, half ice', named: 'slush' },
+  cold: { says: 'Cold, no ice', named: 'cold milk' },
 }
 
 /** When the vessels meet, with its range. */

@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { ListOrdered, StickyNote, Undo2 } from '@lucide/vue'
+import { ListOrdered } from '@lucide/vue'
 
 /** Where there is no room for the list: how far the plan is, both temperatures, taking back, notes. */
 const listOpen = defineModel<boolean>('list', { required: true })
 const noteOpen = defineModel<boolean>('note', { required: true })
-const bench = useBench()
-const { plan, index, state } = bench
+const { plan, index, state } = useBench()
 </script>
 
 <template>
@@ -25,23 +24,6 @@ const { plan, index, state } = bench
       />
     </div>
     <BothTemperatures />
-    <button
-      v-if="bench.takesBack.value"
-      type="button"
-      class="flex size-14 items-center justify-center"
-      :aria-label="`Take back ${bench.takesBack.value}`"
-      @click="bench.takeBack()"
-    >
-      <Undo2 :size="20" aria-hidden="true" />
-    </button>
-    <button
-      type="button"
-      class="flex min-h-14 items-center gap-1.5 px-2"
-      :aria-expanded="noteOpen"
-      aria-label="Note"
-      @click="noteOpen = !noteOpen"
-    >
-      <StickyNote :size="20" aria-hidden="true" /> <span class="max-sm:sr-only">Note</span>
-    </button>
+    <UndoAndNote v-model:note="noteOpen" />
   </div>
 </template>

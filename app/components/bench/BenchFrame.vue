@@ -3,7 +3,7 @@ import { lessonAt } from '#core/bench/plan/lessonAt'
 
 /**
  * What every step looks like: heading, how, its own content, and the keys at the bottom; on a low screen the keys, or the digits,
- * stand at the right. `head` takes the place of heading and how.
+ * stand at the right.
  */
 defineProps<{ pad?: boolean }>()
 const wide = useWideBench()
@@ -26,24 +26,22 @@ const lessons = computed(() =>
     <div
       class="min-h-0 overflow-y-auto px-4 pt-4 pb-4 [grid-area:body] sm:px-9 sm:pt-6 low:px-4 low:pt-2"
     >
-      <slot name="head">
-        <h1 class="text-[24px] leading-tight font-bold text-ink sm:text-[30px] low:text-[22px]">
-          {{ step.says }}
-        </h1>
-        <p
-          class="mt-1 text-[16px] leading-snug text-ink-2 sm:text-[18px] low:hidden"
-          :class="pad ? 'max-sm:hidden' : ''"
-        >
-          {{ step.how }}
-        </p>
-        <p
-          v-if="step.why"
-          class="mt-1 text-[15px] text-ink-3 low:hidden"
-          :class="pad ? 'max-sm:hidden' : ''"
-        >
-          {{ step.why }}
-        </p>
-      </slot>
+      <h1 class="text-[24px] leading-tight font-bold text-ink sm:text-[30px] low:text-[22px]">
+        {{ step.says }}
+      </h1>
+      <p
+        class="mt-1 text-[16px] leading-snug text-ink-2 sm:text-[18px] low:hidden"
+        :class="pad ? 'max-sm:hidden' : ''"
+      >
+        {{ step.how }}
+      </p>
+      <p
+        v-if="step.why"
+        class="mt-1 text-[15px] text-ink-3 low:hidden"
+        :class="pad ? 'max-sm:hidden' : ''"
+      >
+        {{ step.why }}
+      </p>
       <p
         v-for="lesson in lessons"
         :key="lesson.id"

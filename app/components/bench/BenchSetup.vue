@@ -3,6 +3,8 @@ import { usualSetup } from '#contracts/benchWords'
 import { frozenStates, tools, type FrozenState, type Tool } from '#contracts/words'
 import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
+import { frozenStateOf } from '#core/bench/plan/jug'
+import { inSentence } from '#core/units/language'
 import { isHard } from '#core/bench/plan/fatSteps'
 import { scentedAlike } from '#core/bench/plan/readySteps'
 import type { Plan } from '#core/bench/plan/plan'
@@ -15,7 +17,6 @@ const setup = defineModel<RunSetup>({ required: true })
 const { settings, say } = storeToRefs(useWorkshop())
 /** What brings it together, as the formula says where the day has nothing else. */
 const toolWords = { blender: 'stick blender', whisk: 'whisk', spoon: 'spoon' } as const
-const frozenWords = { hard: 'frozen hard', slush: 'slush, half ice', cold: 'cold, no ice' } as const
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
 const ownLye = computed(() => lyeByPot(ctx.document))
 const meltable = computed(
@@ -102,11 +103,11 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
         >The milk is
         <select
           class="field w-44"
-          :value="setup.frozen ?? ctx.document.method.frozen ?? 'hard'"
+          :value="frozenStateOf(ctx.document, setup)"
           @change="setup.frozen = ($event.target as HTMLSelectElement).value as FrozenState"
         >
           <option v-for="state in frozenStates" :key="state" :value="state">
-            {{ frozenWords[state] }}
+            {{ inSentence(frozenWords[state].says) }}
           </option>
         </select></label
       >

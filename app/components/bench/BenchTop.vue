@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ListOrdered, Siren, StickyNote, TriangleAlert, Undo2, Volume2, VolumeX } from '@lucide/vue'
+import { ListOrdered, Siren, TriangleAlert, Undo2, Volume2, VolumeX } from '@lucide/vue'
 import { standingLine } from '#core/bench/run/safetyCheck'
 import { thumbnailOf } from '#core/formula/thumbnail'
 
@@ -102,24 +102,7 @@ const leave = computed(() => (practising ? '/bench' : `/bench/${bench.run.batchI
     >
       <TriangleAlert :size="18" class="shrink-0" aria-hidden="true" />{{ standingLine }}
     </p>
-    <button
-      v-if="bench.takesBack.value && keeper.leading.value"
-      type="button"
-      class="hidden size-11 items-center justify-center low:flex"
-      :aria-label="`Take back ${bench.takesBack.value}`"
-      @click="bench.takeBack()"
-    >
-      <Undo2 :size="20" aria-hidden="true" />
-    </button>
-    <button
-      type="button"
-      class="hidden min-h-11 items-center px-1 low:flex"
-      :aria-expanded="note"
-      aria-label="Note"
-      @click="note = !note"
-    >
-      <StickyNote :size="20" aria-hidden="true" />
-    </button>
+    <div class="hidden items-center gap-x-3 low:flex"><UndoAndNote v-model:note="note" /></div>
     <button
       type="button"
       class="flex size-11 items-center justify-center text-ink-2 low:hidden"

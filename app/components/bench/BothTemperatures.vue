@@ -2,8 +2,7 @@
 /** Lye and oils in one line, from the lye to the pour. */
 const { celsius, ctx, lyeMade, state } = useBench()
 const say = computed(() => ctx.value.say)
-const degrees = (value: number | null) =>
-  value === null ? '—' : say.value.temperature(value).replace(/ .*/, '°')
+const degrees = (value: number | null) => degreesText(value, say.value)
 const shown = computed(() => lyeMade.value && !state.value.combined.length)
 </script>
 

@@ -7,8 +7,7 @@ import { openJugPeak } from '#core/heat/dissolving'
 const bench = useBench()
 const { celsius, heat, devices, plan, clock, minutes, ctx, state, step } = bench
 const say = computed(() => ctx.value.say)
-const degrees = (value: number | null) =>
-  value === null ? '—' : say.value.temperature(value).replace(/ .*/, '°')
+const degrees = (value: number | null) => degreesText(value, say.value)
 const vessels: { kind: VesselKind; says: string; colour: string }[] = [
   { kind: 'lye', says: 'Lye jug', colour: '#ff8d75' },
   { kind: 'oils', says: 'Oils', colour: '#e8c25d' },

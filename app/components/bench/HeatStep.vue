@@ -93,8 +93,7 @@ const vessels = [
   { kind: 'lye', says: 'Lye', colour: '#ff8d75' },
   { kind: 'oils', says: 'Oils', colour: '#e8c25d' },
 ] as const
-const degrees = (value: number | null) =>
-  value === null ? '—' : say.value.temperature(value).replace(/ .*/, '°')
+const degrees = (value: number | null) => degreesText(value, say.value)
 </script>
 
 <template>

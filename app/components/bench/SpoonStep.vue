@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { frozenStates } from '#contracts/words'
-import { lyeJugsOf } from '#core/bench/plan/jug'
-import { goesIntoLye } from '#core/bench/run/asWeighed'
+import { frozenStateOf, lyeJugsOf } from '#core/bench/plan/jug'
 import { readingsOf } from '#core/bench/run/batter'
+import { lyeForMilk, lyeInCup } from '#core/bench/run/spooned'
 import { afterSpoon, courseOf, spoons, waitUntil } from '#core/heat/spoons'
-import { sumOf } from '#core/statistics/sum'
 
 /** Lye onto frozen milk, a spoon at a time: where the next one lands against the guard, and when to wait. */
 const bench = useBench()
@@ -12,36 +11,14 @@ const { step, ctx, plan, state, celsius, run, done, devices, minutes } = bench
 const say = computed(() => ctx.value.say)
 const guard = computed(() => step.value!.watch!.most)
 const pot = computed(() => step.value!.pot ?? null)
-const frozen = computed(
-  () => state.value.frozen ?? run.setup.frozen ?? ctx.value.document.method.frozen ?? 'hard',
-)
+const frozen = computed(() => frozenStateOf(ctx.value.document, run.setup, state.value.frozen))
 const jug = computed(() => lyeJugsOf(ctx.value, frozen.value)[pot.value ?? 0]!)
-const frozenWords = {
-  hard: { says: 'Frozen hard', named: 'hard-frozen milk' },
-  slush: { says: 'Slush, half ice', named: 'slush' },
-  cold: { says: 'Cold, no ice', named: 'cold milk' },
-} as const
 
-/** g of lye that were weighed for this jug. */
-const whole = computed(() =>
-  sumOf(plan.value.steps, ({ id, weigh, vessel }) =>
-    weigh &&
-    (weigh.kind === 'naoh' || weigh.kind === 'koh') &&
-    goesIntoLye(vessel) &&
-    weigh.pot === pot.value
-      ? (state.value.steps.get(id)?.grams ?? weigh.grams)
-      : 0,
-  ),
-)
+/** g of lye that were weighed for this jug, and what is left in its cup after so many spoons. */
+const whole = computed(() => lyeForMilk(plan.value, state.value, step.value!))
 const told = computed(() => state.value.spooned[step.value!.id] ?? [])
-/** g left in the cup after so many spoons: as weighed, else a tenth a spoon. */
-const leftAfter = (count: number) => {
-  const known = told.value.slice(0, count).findLastIndex(({ left }) => left !== null)
-  const from = known < 0 ? whole.value : told.value[known]!.left!
-  const since = count - known - 1
-  return Math.max(0, from - (since * whole.value) / spoons)
-}
-const left = computed(() => leftAfter(told.value.length))
+const leftAfter = (count?: number) => lyeInCup(plan.value, state.value, step.value!, count)
+const left = computed(() => leftAfter())
 const share = computed(() => (whole.value > 0 ? 1 - left.value / whole.value : 1))
 const allIn = computed(() => left.value <= Math.max(run.scale, whole.value * 0.005))
 const spoonful = computed(() => Math.min(left.value, whole.value / spoons))
@@ -136,8 +113,7 @@ const mainWords = computed(() => {
         : `Space · about ${say.value.mass(spoonful.value)}, lifts it to ${say.value.temperature(next.value)}`,
   }
 })
-const degrees = (value: number | null) =>
-  value === null ? '—' : say.value.temperature(value).replace(/ .*/, '°')
+const degrees = (value: number | null) => degreesText(value, say.value)
 const colours = [
   { fill: '#efe6cf', says: 'pale', looks: 'text-ink-2' },
   { fill: '#ecd88e', says: 'yellow, normal', looks: 'font-bold' },

@@ -4,6 +4,7 @@ import { jugOf } from '#core/bench/plan/plan'
 import { reallyThere } from '#core/bench/run/asWeighed'
 import { weightsOf } from '#core/bench/run/run'
 import { jugWith } from '#core/bench/run/slips'
+import { lyeForMilk, lyeInCup } from '#core/bench/run/spooned'
 import { spoons } from '#core/heat/spoons'
 
 /** The stand-ins' own little world: pour, spoon, stove and ice, so that the bench has something to listen to. */
@@ -72,7 +73,8 @@ const keys = computed(() => {
         key: 'p',
         says: 'A spoon of lye in',
         act: () => {
-          const share = (state.value.spooned[step.value!.id]?.length ?? 0) / spoons
+          const whole = lyeForMilk(plan.value, state.value, step.value!)
+          const share = whole > 0 ? 1 - lyeInCup(plan.value, state.value, step.value!) / whole : 0
           return act({ act: 'spoon', jug: milkJug.value, share, spoon: 1 / spoons })
         },
       },

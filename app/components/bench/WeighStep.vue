@@ -50,7 +50,12 @@ const mainKey = computed(() => {
       hint: 'Space takes it once inside the band',
       off: true,
     }
-  if (!steady.value) return { says: 'Settling', hint: 'one moment', off: true }
+  if (!steady.value)
+    return {
+      says: 'Settling',
+      hint: weighing.asked.value ? 'taken once it lies still' : 'one moment',
+      off: true,
+    }
   return {
     says: 'Take it',
     hint:

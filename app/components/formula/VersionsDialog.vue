@@ -148,7 +148,6 @@ function bringBack(version: FormulaVersion) {
 const withChange = (version: FormulaVersion, place: number, told: Partial<VersionChange>) => ({
   changes: version.changes.map((one, index) => (index === place ? { ...one, ...told } : one)),
 })
-const answers = { yes: 'it did', partly: 'partly', no: 'it did not' } as const
 const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
@@ -232,23 +231,13 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
                   write(version.id, withChange(version, place, { purpose: textOf($event).trim() }))
                 "
               />
-              <select
-                class="field py-1"
+              <DidItSelect
                 :aria-label="`Whether ${change.what} did it`"
-                :value="change.didIt ?? ''"
-                @change="
-                  write(
-                    version.id,
-                    withChange(version, place, {
-                      didIt: (($event.target as HTMLSelectElement).value ||
-                        null) as VersionNotes['didIt'],
-                    }),
-                  )
+                :model-value="change.didIt"
+                @update:model-value="
+                  write(version.id, withChange(version, place, { didIt: $event }))
                 "
-              >
-                <option value="">not known yet</option>
-                <option v-for="(says, id) in answers" :key="id" :value="id">{{ says }}</option>
-              </select>
+              />
             </li>
             <li class="text-sm text-ink-2">
               They went in together: from this version alone one cannot tell which of them did it.
@@ -269,20 +258,11 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
             </label>
             <label class="grid gap-0.5 text-sm text-ink-2">
               Did it do it?
-              <select
-                class="field py-1 text-ink"
+              <DidItSelect
                 :aria-label="`Whether ${version.name} did it`"
-                :value="version.didIt ?? ''"
-                @change="
-                  write(version.id, {
-                    didIt: (($event.target as HTMLSelectElement).value ||
-                      null) as VersionNotes['didIt'],
-                  })
-                "
-              >
-                <option value="">not known yet</option>
-                <option v-for="(says, id) in answers" :key="id" :value="id">{{ says }}</option>
-              </select>
+                :model-value="version.didIt"
+                @update:model-value="write(version.id, { didIt: $event })"
+              />
             </label>
             <label class="grid gap-0.5 text-sm text-ink-2">
               What was learned

@@ -114,11 +114,9 @@ function pourStep(ctx: PlanContext, pot: number | null, after: string[]): Step {
     says: layer === null ? `Pour: ${inSentence(pour.says)}` : `Pour the layer ${layer}`,
     short: layer === null ? `Pour, ${inSentence(pour.says)}` : `Pour ${layer}`,
     how:
-      layer === null
-        ? pourActs[patternOf(ctx.document)].how
-        : pour.oneByOne && pot
-          ? pourActs[patternOf(ctx.document)].how
-          : 'Low and to one side; it runs level by itself. Tap the air out now, not later.',
+      pot === 0
+        ? 'Low and to one side; it runs level by itself. Tap the air out now, not later.'
+        : pourActs[patternOf(ctx.document)].how,
     minutes: layer === null ? Math.max(2, Math.round(pour.minutes / 3)) : 3,
     after,
     pot: pot ?? undefined,

@@ -19,6 +19,16 @@ const chilled = {
 const cubesC = chilled.hard.celsius
 
 /**
+ * How frozen the milk is that takes the lye: as somebody saw it, as the day was set up, as the formula says; hard where nobody said.
+ * @example frozenStateOf(example, { frozen: null }, 'slush') // 'slush'
+ */
+export const frozenStateOf = (
+  { method }: Pick<FormulaDocument, 'method'>,
+  { frozen }: Partial<Pick<RunSetup, 'frozen'>>,
+  seen: FrozenState | null = null,
+): FrozenState => seen ?? frozen ?? method.frozen ?? 'hard'
+
+/**
  * What meets in a lye jug, for its heat: everything that is in it when the lye goes in. What is stirred into cooled lye comes
  * later and does not count.
  * @example jugHeatOf(example, made, bench().ctx.setup).water // 283.088
@@ -26,20 +36,17 @@ const cubesC = chilled.hard.celsius
 export function jugHeatOf(
   document: FormulaDocument,
   result: FormulaResult,
-  {
-    roomC,
-    jug,
-    frozen: state,
-  }: Pick<RunSetup, 'roomC' | 'jug'> & Partial<Pick<RunSetup, 'frozen'>>,
+  setup: Pick<RunSetup, 'roomC' | 'jug'> & Partial<Pick<RunSetup, 'frozen'>>,
 ): LyeJug {
   const { lye, water } = result
+  const { roomC, jug } = setup
   const inJug = result.liquids.filter(
     ({ moment, way }) => moment === 'lye' && way !== 'into-cooled-lye',
   )
   const frozen = inJug.filter(({ way }) => way === 'frozen')
   const poured = inJug.filter(({ way }) => way !== 'frozen')
   const ready = lye.solution !== null
-  const { celsius, ice: iced } = chilled[state ?? document.method.frozen ?? 'hard']
+  const { celsius, ice: iced } = chilled[frozenStateOf(document, setup)]
   const frozenWater = sumOf(frozen, ({ waterGrams }) => waterGrams)
   const ice = water.ice + frozenWater * iced
   const thawed = frozenWater * (1 - iced)

@@ -19,6 +19,7 @@ import {
   wateredIn,
   weightsOf,
 } from './run'
+import { lyeForMilk, lyeInCup } from './spooned'
 import { comesOutClean, isSteady, loadsOf, loadTarget, standingAt } from './weighing'
 
 /* Weights as they are taken: on the scale, as events, as a batch, and too much of them. */
@@ -154,6 +155,27 @@ describe('a run', () => {
     expect(lyeIsInFats(melts, runOf(melts, start, [told({ kind: 'done', step: melt.id })]))).toBe(
       true,
     )
+  })
+
+  it('knows what is left of the lye that goes into milk by the spoon', () => {
+    const cup = { id: 'dissolve', pot: null }
+    const lye = scoop('weigh:naoh', 128)
+    const spoonful = () => told({ kind: 'spooned', step: 'dissolve', left: null }, 4)
+    const left90 = told({ kind: 'spooned', step: 'dissolve', left: 90 }, 5)
+    // As planned as long as nobody weighed it, as weighed from then on.
+    expect(lyeForMilk(plan, state(), cup)).toBeCloseTo(grams('weigh:naoh'), 9)
+    expect(lyeForMilk(plan, state(lye), cup)).toBe(128)
+    expect(lyeForMilk(plan, state(lye), { pot: 3 })).toBe(0)
+    expect(lyeInCup(plan, state(lye), cup)).toBe(128)
+    // By hand: two spoons of a tenth are 25.6 g; from 90 g that were weighed one more leaves 77.2 g.
+    expect(lyeInCup(plan, state(lye, spoonful(), spoonful()), cup)).toBeCloseTo(102.4, 9)
+    const weighed = state(lye, spoonful(), left90, spoonful())
+    expect(lyeInCup(plan, weighed, cup)).toBeCloseTo(77.2, 9)
+    expect(lyeInCup(plan, weighed, cup, 2)).toBe(90)
+    expect(lyeInCup(plan, weighed, cup, 1)).toBeCloseTo(115.2, 9)
+    // What is nearly gone never turns into less than nothing.
+    const last = told({ kind: 'spooned', step: 'dissolve', left: 5 }, 6)
+    expect(lyeInCup(plan, state(lye, last, spoonful()), cup)).toBe(0)
   })
 
   it('keeps readings by vessel, spoons by step and how frozen the milk was; taken back, they are gone', () => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lessonAbouts, type LessonAbout } from '#contracts/rackWords'
+import type { LessonAbout } from '#contracts/rackWords'
 
 /** One line, and never in the way: what the maker would do otherwise next time, and where in the work it is to be said again. */
 const says = defineModel<string>({ required: true })
@@ -11,11 +11,6 @@ const about = defineModel<LessonAbout | null>('about', { required: true })
     <FieldRow says="What would you do differently? (one line, or nothing)">
       <input v-model="says" class="field font-normal" maxlength="500" />
     </FieldRow>
-    <FieldRow v-if="says.trim()" says="Say it again at">
-      <select v-model="about" class="field font-normal">
-        <option :value="null">the beginning</option>
-        <option v-for="one in lessonAbouts" :key="one" :value="one">{{ lessonWords[one] }}</option>
-      </select>
-    </FieldRow>
+    <SayAgainAt v-if="says.trim()" v-model="about" />
   </div>
 </template>

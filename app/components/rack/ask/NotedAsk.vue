@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lessonAbouts, type LessonAbout } from '#contracts/rackWords'
+import type { LessonAbout } from '#contracts/rackWords'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** A note, what somebody who uses the bars says, a lesson for the next time, photos. */
@@ -31,12 +31,7 @@ watchEffect(() => {
   <label class="flex items-center gap-2"
     ><input v-model="lesson" type="checkbox" /> a lesson for the next batch</label
   >
-  <FieldRow v-if="lesson" says="Say it again at">
-    <select v-model="about" class="field font-normal">
-      <option :value="null">the beginning</option>
-      <option v-for="one in lessonAbouts" :key="one" :value="one">{{ lessonWords[one] }}</option>
-    </select>
-  </FieldRow>
+  <SayAgainAt v-if="lesson" v-model="about" />
   <FieldRow says="Said by somebody who uses the bars">
     <input
       v-model="from"

@@ -21,12 +21,12 @@ onMounted(async () => {
       api.get<Batch>(`/api/batches/${id}`),
       api.get<Run>(`/api/batches/${id}/run`),
     ])
-    const earlier = (await earlierMarks(batch.formulaId))
-      .filter(({ batchId }) => batchId !== id)
-      .map(({ events }) => events)
-    const lessons = (await lessonsOfFormula(batch.formulaId)).filter(
-      ({ batchId }) => batchId !== id,
-    )
+    const [marks, taught] = await Promise.all([
+      earlierMarks(batch.formulaId),
+      lessonsOfFormula(batch.formulaId),
+    ])
+    const earlier = marks.filter(({ batchId }) => batchId !== id).map(({ events }) => events)
+    const lessons = taught.filter(({ batchId }) => batchId !== id)
     loaded.value = { batch, run, earlier, lessons }
     rememberBench(id, loaded.value)
   } catch (error) {
