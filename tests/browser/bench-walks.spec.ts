@@ -25,77 +25,85 @@ const made = async (url: string, batch: Batch) => {
   return poured
 }
 
-test('seven slanted layers by keyboard, from the plan to the last pour within the working time of each', async ({
-  page,
-  server,
-}) => {
-  const { body: formulas } = await send<StoredFormula[]>(`${server.url}/api/formulas`, 'GET')
-  const ebb = formulas.find(({ document }) => document.name === 'Ebb Line')!
-  const batch = await batchOf(server.url, ebb.id)
-  await page.goto(`/bench/${batch.id}`)
-  await page.getByLabel('A thermometer is at hand').uncheck()
-  await page.getByRole('button', { name: 'Start at the bench' }).press('Enter')
-  await heading(page, 'Clear the room, dress')
-  const { setup, scale } = await runOf(server.url, batch)
-  const { plan } = plannedFrom(batch.frozen.document, setup, scale)
-  expect(plan.dividing).toBe('upfront')
-  // By the plan's own clock each pot is in the mould while its batter can still be poured.
-  for (const { takes, working } of plan.pots) expect(takes!).toBeLessThan(working)
-  await expect(page.getByText('Prop up one long side')).toBeHidden()
-  const order: string[] = []
-  for (const step of plan.steps) {
-    await heading(page, step.says)
-    order.push(step.id)
-    if (step.kind === 'safety-check') {
-      for (const digit of ['1', '2', '3', '4', '5']) await page.keyboard.press(digit)
-      await space(page)
-    } else if (step.weigh) {
-      // What is divided follows what is really there: the screen says how much.
-      const togo = await page
-        .getByText(/^of [\d,.]+, within/)
-        .or(page.getByText(/to go of/))
-        .first()
-        .textContent()
-      const target = /of ([\d,.]+), within/.exec(togo!)![1]!.replace(',', '')
-      await page.keyboard.type(target)
-      await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible()
-      await space(page)
-    } else if (step.kind === 'check') await page.keyboard.press('k')
-    else if (step.kind === 'batter') {
-      await page.keyboard.press(step.until === 'emulsion' ? '2' : '4')
-      const look = page.getByRole('button', { name: /^Smooth and shiny/ })
-      const goOn = page.getByRole('button', { name: 'Go on' })
-      // The model says minutes, the keyboard takes seconds: what thickens so soon is looked at, and it was soap.
-      await look
-        .or(goOn)
-        .or(page.getByRole('button', { name: /^Hands are off|^Blender is out/ }))
-        .first()
-        .waitFor()
-      if (await look.isVisible()) {
-        await page.keyboard.press('s')
-        await page.getByRole('button', { name: 'It is calm again' }).click()
-      }
-      await space(page)
-    } else if (step.kind === 'pour') {
-      const carries = page.getByRole('button', { name: 'It holds a spoon' })
-      if (await carries.isVisible()) await page.keyboard.press('k')
-      else await space(page)
-    } else await space(page)
-    await expect(page.getByRole('heading', { level: 1, name: step.says, exact: true })).toBeHidden()
-  }
-  await heading(page, 'Poured, covered and rinsed')
-  await space(page)
-  await expect(page.getByTestId('made-superfat')).toBeVisible()
-  const place = (id: string) => order.indexOf(id)
-  // Pot by pot: the second is combined only after the first is in the mould; the mould is levelled for the last.
-  for (let pot = 1; pot < 7; pot++)
-    expect(place(`combine@${pot}`)).toBeGreaterThan(place(`pour@${pot - 1}`))
-  expect(place('act:level@6')).toBeLessThan(place('pour@6'))
-  expect(place('act:level@6')).toBeGreaterThan(place('pour@5'))
-  const poured = await made(server.url, batch)
-  expect(poured.bench!.pots).toHaveLength(7)
-  for (const pot of poured.bench!.pots!) expect(pot.superfat).toBeCloseTo(poured.made!.superfat, 2)
-})
+for (const [name, says, layers] of [
+  ['Ebb Line', 'seven slanted layers', 7],
+  ['Nine Tides', 'nine layers', 9],
+] as const)
+  test(`${says} by keyboard, from the plan to the last pour within the working time of each`, async ({
+    page,
+    server,
+  }) => {
+    const { body: formulas } = await send<StoredFormula[]>(`${server.url}/api/formulas`, 'GET')
+    const { id } = formulas.find(({ document }) => document.name === name)!
+    const batch = await batchOf(server.url, id)
+    await page.goto(`/bench/${batch.id}`)
+    await page.getByLabel('A thermometer is at hand').uncheck()
+    await page.getByRole('button', { name: 'Start at the bench' }).press('Enter')
+    await heading(page, 'Clear the room, dress')
+    const { setup, scale } = await runOf(server.url, batch)
+    const { plan } = plannedFrom(batch.frozen.document, setup, scale)
+    expect(plan.dividing).toBe('upfront')
+    // By the plan's own clock each pot is in the mould while its batter can still be poured.
+    for (const { takes, working } of plan.pots) expect(takes!).toBeLessThan(working)
+    const order: string[] = []
+    for (const step of plan.steps) {
+      await heading(page, step.says)
+      order.push(step.id)
+      if (step.kind === 'safety-check') {
+        for (const digit of ['1', '2', '3', '4', '5']) await page.keyboard.press(digit)
+        await space(page)
+      } else if (step.weigh) {
+        // What is divided follows what is really there: the screen says how much.
+        const togo = await page
+          .getByText(/^of [\d,.]+, within/)
+          .or(page.getByText(/to go of/))
+          .first()
+          .textContent()
+        const target = /of ([\d,.]+), within/.exec(togo!)![1]!.replace(',', '')
+        await page.keyboard.type(target)
+        await expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible()
+        await space(page)
+      } else if (step.kind === 'check') await page.keyboard.press('k')
+      else if (step.kind === 'batter') {
+        await page.keyboard.press(step.until === 'emulsion' ? '2' : '4')
+        const look = page.getByRole('button', { name: /^Smooth and shiny/ })
+        const goOn = page.getByRole('button', { name: 'Go on' })
+        // The model says minutes, the keyboard takes seconds: what thickens so soon is looked at, and it was soap.
+        await look
+          .or(goOn)
+          .or(page.getByRole('button', { name: /^Hands are off|^Blender is out/ }))
+          .first()
+          .waitFor()
+        if (await look.isVisible()) {
+          await page.keyboard.press('s')
+          await page.getByRole('button', { name: 'It is calm again' }).click()
+        }
+        await space(page)
+      } else if (step.kind === 'pour') {
+        const carries = page.getByRole('button', { name: 'It holds a spoon' })
+        if (await carries.isVisible()) await page.keyboard.press('k')
+        else await space(page)
+      } else await space(page)
+      await expect(
+        page.getByRole('heading', { level: 1, name: step.says, exact: true }),
+      ).toBeHidden()
+    }
+    await heading(page, 'Poured, covered and rinsed')
+    await space(page)
+    await expect(page.getByTestId('made-superfat')).toBeVisible()
+    const place = (id: string) => order.indexOf(id)
+    // Pot by pot: the second is combined only after the first is in the mould; the mould is levelled for the last.
+    for (let pot = 1; pot < layers; pot++)
+      expect(place(`combine@${pot}`)).toBeGreaterThan(place(`pour@${pot - 1}`))
+    if (name === 'Ebb Line') {
+      expect(place('act:level@6')).toBeLessThan(place('pour@6'))
+      expect(place('act:level@6')).toBeGreaterThan(place('pour@5'))
+    }
+    const poured = await made(server.url, batch)
+    expect(poured.bench!.pots).toHaveLength(layers)
+    for (const pot of poured.bench!.pots!)
+      expect(pot.superfat).toBeCloseTo(poured.made!.superfat, 2)
+  })
 
 test('three waters in one loaf: the strongest pot races, is rescued, and each pot’s record is its own', async ({
   page,

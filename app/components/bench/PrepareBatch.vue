@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import type { Run } from '#contracts/run'
+import type { Run, RunSetup } from '#contracts/run'
+import { potsBegin } from '#core/bench/plan/fold'
 import { contextOf, planFor } from '#core/bench/plan/plan'
+import { useIntervalFn } from '@vueuse/core'
 import { Printer } from '@lucide/vue'
 import { sumOf } from '#core/statistics/sum'
 
@@ -15,11 +17,10 @@ const { say, settings } = storeToRefs(workshop)
 /** What was chosen and moved before the start stays on this device until the batch is begun. */
 const setup = ref(run?.setup ?? arrangedSetup(batch.id, settings.value))
 watch(setup, (now) => run || keepHere(planKey(batch.id), now), { deep: true })
-const ctx = computed(() =>
-  contextOf(batch.frozen, setup.value, run?.scale ?? settings.value.scale, say.value),
-)
+const ctxWith = (chosen: RunSetup) =>
+  contextOf(batch.frozen, chosen, run?.scale ?? settings.value.scale, say.value)
+const ctx = computed(() => ctxWith(setup.value))
 const plan = computed(() => planFor(ctx.value))
-const timeOf = computed(() => new Map(plan.value.times.map((time) => [time.id, time])))
 const begun = computed(() => run !== null)
 const { lessons, drop } = useLessons(() => batch.formulaId)
 const busy = ref(false)
@@ -52,34 +53,22 @@ async function begin() {
   }
 }
 const print = () => window.print()
-/** Lye is weighed after the safety check; the plan may be looked at and printed before. */
-const segments = computed(() => {
-  const whole = plan.value.minutes || 1
-  return plan.value.steps.map((step) => {
-    const time = timeOf.value.get(step.id)!
-    return {
-      id: step.id,
-      short: step.short,
-      wait: (time.waits / whole) * 100,
-      work: ((time.to - time.from - time.waits) / whole) * 100,
-      colour: step.lye
-        ? 'var(--color-lye)'
-        : step.kind === 'weigh'
-          ? 'var(--color-water)'
-          : 'var(--color-extra)',
-    }
-  })
-})
+/** When it would begin, ms. */
+const now = ref(workshop.clock())
+useIntervalFn(() => (now.value = workshop.clock()), 20_000)
+/** Where pots are made one after another, what comes before them stands on the left, they on the right. */
+const apart = computed(() => potsBegin(plan.value) !== null)
 const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
 </script>
 
 <template>
   <BenchSheet :batch="batch" :plan="plan" :ctx="ctx" class="hidden print:block" />
   <div
-    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_340px] print:hidden"
+    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 print:hidden"
+    :class="apart ? 'lg:grid-cols-[minmax(0,5fr)_minmax(0,7fr)]' : 'lg:grid-cols-[1fr_340px]'"
   >
-    <div class="grid content-start gap-4">
-      <section class="sheet px-5 py-4">
+    <div class="grid content-start gap-4" :class="apart ? 'lg:contents' : ''">
+      <section class="sheet px-5 py-4 lg:col-span-full">
         <div class="flex flex-wrap items-start justify-between gap-3">
           <div class="flex items-center gap-3">
             <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
@@ -117,46 +106,35 @@ const waits = computed(() => sumOf(plan.value.times, ({ waits: own }) => own))
           The lye was worked out in two ways that do not agree. Do not make this batch; check the
           formula.
         </p>
-        <div
-          class="mt-4 flex h-7 w-full overflow-hidden rounded-sm border border-line"
-          role="img"
-          :aria-label="`Time bar: ${minutesText(plan.minutes)} in ${plan.steps.length} steps`"
-        >
-          <template v-for="segment in segments" :key="segment.id">
-            <i
-              v-if="segment.wait > 0"
-              class="h-full"
-              :title="`waiting for: ${segment.short}`"
-              :style="{
-                width: `${segment.wait}%`,
-                background: 'repeating-linear-gradient(45deg,#e6eae7 0 5px,#c9d1cd 5px 10px)',
-              }"
-            />
-            <i
-              class="h-full border-r border-white/60"
-              :title="segment.short"
-              :style="{ width: `${segment.work}%`, background: segment.colour }"
-            />
-          </template>
+        <PlanTimeBar :plan="plan" :now="now" class="mt-3" />
+      </section>
+      <template v-if="apart">
+        <div class="grid content-start gap-4">
+          <PlanList v-model="setup" part="before" :plan="plan" :fixed="begun" />
+          <LearnedSheet :lessons="lessons" @drop="drop" />
         </div>
-        <p class="mt-1 flex flex-wrap gap-x-4 text-sm text-ink-2">
-          <span><i class="mr-1 inline-block size-2.5 bg-lye" />lye about</span>
-          <span><i class="mr-1 inline-block size-2.5 bg-water" />weighing</span>
-          <span><i class="mr-1 inline-block size-2.5 bg-extra" />other work</span>
-          <span
-            ><i class="mr-1 inline-block size-2.5 bg-[#c9d1cd]" />waiting, free for what comes
-            next</span
-          >
-        </p>
-      </section>
-      <section v-if="lessons.length" class="sheet px-5 py-4" aria-label="Learned">
-        <h2 class="mb-2">What earlier batches taught</h2>
-        <LessonList :lessons="lessons" @drop="drop" />
-      </section>
-      <PotStairs v-if="plan.pots.some(({ takes }) => takes !== null)" :plan="plan" />
-      <PlanList v-model="setup" :plan="plan" :fixed="begun" />
+        <div class="grid content-start gap-4">
+          <PotStairs
+            v-model="setup"
+            :plan="plan"
+            :ctx="ctx"
+            :now="now"
+            :plan-with="(chosen) => planFor(ctxWith(chosen))"
+            :fixed="begun"
+          />
+          <PlanList v-model="setup" part="pots" :plan="plan" :fixed="begun" />
+        </div>
+      </template>
+      <template v-else>
+        <LearnedSheet :lessons="lessons" @drop="drop" />
+        <PlanList v-model="setup" :plan="plan" :fixed="begun" />
+      </template>
     </div>
-    <aside class="grid content-start gap-4" aria-label="Setup and vessels">
+    <aside
+      class="grid content-start gap-4"
+      :class="apart ? 'items-start lg:col-span-2 lg:grid-cols-3' : ''"
+      aria-label="Setup and vessels"
+    >
       <BenchSetup v-model="setup" :ctx="ctx" :plan="plan" :fixed="begun" />
       <VesselList :plan="plan" />
       <section class="sheet px-5 py-4">

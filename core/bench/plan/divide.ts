@@ -1,3 +1,4 @@
+import { sumOf } from '../../statistics/sum'
 import { capital } from '../../units/language'
 import { at, weighStep, type PlanContext } from './context'
 import type { Pot } from './pots'
@@ -19,9 +20,9 @@ export type Divided = keyof typeof divided
 export const dividedSays = (what: Divided): string => divided[what].says
 
 /**
- * Pours by weight of what is divided, from what is really there: one step a pot that gets any.
- * @param grams g that a pot is to get as planned
- * @param shareOf its share of the whole, 0–1; the pot's own share of the batter where nothing else is said
+ * Pours by weight of what is divided, from what is really there: one step a pot that gets any. A pot whose colour took its oil
+ * beforehand gets less of the pan than its share of the batter.
+ * @param grams g that a pot is to get as planned; its share of the whole is what they are of all pots'
  * @example divideSteps(bench({ parts: [pot('pale', 0.4), pot('dark', 0.6)] }).ctx, 'batter', (pot) => pot.share * 1500, []).map(({ id }) => id)
  *   // ['weigh:share:batter@0', 'weigh:share:batter@1']
  */
@@ -30,9 +31,9 @@ export function divideSteps(
   what: Divided,
   grams: (pot: Pot) => number,
   after: string[],
-  shareOf: (pot: Pot) => number = ({ share }) => share,
 ): Step[] {
   const { says, into, substance } = divided[what]
+  const all = sumOf(ctx.pots, grams)
   return ctx.pots.flatMap((one, pot) =>
     grams(one) > 0
       ? [
@@ -51,7 +52,7 @@ export function divideSteps(
               substance,
               grams: grams(one),
               pot,
-              share: shareOf(one),
+              share: grams(one) / all,
             },
           }),
         ]

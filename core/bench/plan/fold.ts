@@ -1,4 +1,5 @@
 import { sumOf } from '../../statistics/sum'
+import type { Plan } from './plan'
 import type { Step } from './step'
 
 /** Steps that a plan says once, since the same is done for pot after pot. */
@@ -77,4 +78,13 @@ export function rowsOf(steps: readonly Step[]): PlanRow[] {
       },
     ]
   })
+}
+
+/**
+ * Where pots are made one after another, the place of the first step of the first of them; null where they are made together.
+ * @example potsBegin(bench({ parts: [pot('pale', 0.4), pot('dark', 0.6)] }).plan) // null
+ */
+export function potsBegin({ pots, steps }: Pick<Plan, 'pots' | 'steps'>): number | null {
+  if (pots.every(({ takes }) => takes === null)) return null
+  return rowsOf(steps).find(({ fold }) => fold?.kind === 'pot')?.from ?? null
 }

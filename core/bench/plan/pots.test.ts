@@ -6,7 +6,8 @@ import { plannedFrom } from '../../../tests/support/bench'
 import { blankFormula } from '../../formula/blank'
 import { sumOf } from '../../statistics/sum'
 import { potsAsWeighed, reallyThere } from '../run/asWeighed'
-import { rowsOf } from './fold'
+import { potsBegin, rowsOf } from './fold'
+import { vesselGroups } from './vessels'
 import type { Step } from './step'
 
 const fat = (id: string, share: number) => ({ id, share, moment: 'pot' as const, inLye: true })
@@ -50,6 +51,18 @@ describe('layers are made pot by pot', () => {
     }
     // Lye and oils are divided before any of them.
     expect(place(plan.steps, 'weigh:share:lye@8')).toBeLessThan(place(plan.steps, 'combine@0'))
+  })
+
+  it('begin where all is divided, and their cups are laid out together', () => {
+    expect(potsBegin(plan)).toBe(place(plan.steps, 'combine@0'))
+    expect(plan.steps[potsBegin(plan)! - 1]!.weigh).toMatchObject({ kind: 'share', id: 'lye' })
+    const groups = vesselGroups(plan.vessels)
+    expect(groups.flatMap((one) => (one.length === 9 ? one[0]!.called : []))).toEqual([
+      'Pot',
+      'Jug for the lye',
+      'Cup for scent',
+    ])
+    expect(groups.flat().find(({ id }) => id === 'scent-cup@8')!.says).toBe('Cup for scent, tide 9')
   })
 
   it('each within its own workable minutes, by the plan’s own clock', () => {
@@ -122,6 +135,29 @@ describe('layers are made pot by pot', () => {
     const clay = { id: 'kaolin', rate: 0.01, of: 'oils' as const, carrier: null }
     const two = planOf({ ...nine, additives: [white, clay] }).plan
     expect(two.steps.some(({ weigh }) => weigh?.id === 'extra')).toBe(false)
+  })
+
+  it('a pot whose colour took its oil beforehand gets so much less of the pan, and has the superfat of the others', () => {
+    const blue = {
+      id: 'ultramarine',
+      grams: 2,
+      carrier: { id: 'olive', ratio: 3, from: 'formula' as const },
+    }
+    const parts = nine.parts.map((part, index) => ({ ...part, additives: index % 2 ? [blue] : [] }))
+    for (const patterns of [['layers'], ['in-pot-swirl']] as const) {
+      const method = { ...nine.method, patterns: [...patterns] }
+      const { ctx, plan } = planOf({ ...nine, parts, method })
+      const what = plan.dividing === 'upfront' ? 'oils' : 'batter'
+      const of = (pot: number) =>
+        plan.steps.find(({ id }) => id === `weigh:share:${what}@${pot}`)!.weigh!
+      // 3 × 2 g of olive oil are in the cup already; 1800 g of oils less four cups are in the pan.
+      expect(of(0).grams - of(1).grams).toBeCloseTo(6, 1)
+      if (what === 'batter') continue
+      expect(of(1).share).toBeCloseTo((200 - 6) / (1800 - 24), 4)
+      // All but for the little less olive that the pan has of it.
+      for (const { superfat } of potsAsWeighed(ctx, plan, planned))
+        expect(Math.abs(superfat - ctx.onScale.result.superfat.total)).toBeLessThan(0.002)
+    }
   })
 
   it('a colour of one pot never goes into the jug or the pan that are for all', () => {

@@ -98,7 +98,6 @@ function cupsOfPots(ctx: PlanContext): Step[] {
       'extra',
       (pot) => (whole * gramsOf(pot)) / all,
       cups.map(({ id }) => id),
-      (pot) => gramsOf(pot) / all,
     ),
     ...own(common),
   ]
@@ -191,12 +190,8 @@ export function readySteps(ctx: PlanContext): Step[] {
   else if (setup.bulkScent && scentedAlike(pots)) {
     const scented = pots.filter((pot) => scentGrams(pot) > 0)
     const cups = scentCups(ctx, scented, null)
-    const all = sumOf(pots, scentGrams)
     const own = cups.map(({ id }) => id)
-    steps.push(
-      ...cups,
-      ...divideSteps(ctx, 'scent', scentGrams, own, (pot) => scentGrams(pot) / all),
-    )
+    steps.push(...cups, ...divideSteps(ctx, 'scent', scentGrams, own))
   } else pots.forEach((one, pot) => steps.push(...scentCups(ctx, [one], pot)))
   return steps
 }

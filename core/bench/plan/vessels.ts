@@ -1,10 +1,11 @@
 import { batterMillilitres, lyeDensity, potFor } from '../../formula/volume'
 import { at, type PlanContext } from './context'
 import { lyeJugGrams } from './batterSteps'
+import { dividedSays, type Divided } from './divide'
 import { lyeByPot } from './pots'
 import type { VesselStuff } from '#contracts/benchWords'
 import type { Workshop } from '#contracts/workshop'
-import type { Step, VesselPlan } from './step'
+import type { Step, VesselPlan, Weighing } from './step'
 import { inSentence } from '../../units/language'
 import { propsFor } from '../../batter/pourActs'
 import { patternsOf } from '../../formula/method'
@@ -126,20 +127,27 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
         stuffs.lye,
       ),
     )
-  const rest = new Map<string, { says: string; grams: number }>()
+  const rest = new Map<string, { called: string; whose: string; grams: number }>()
   for (const { vessel, weigh } of steps) {
     if (!vessel || !weigh || list.some(({ id }) => id === vessel)) continue
     const before = rest.get(vessel)
     rest.set(vessel, {
-      says: before
-        ? before.says
-        : `Cup for ${weigh.kind === 'carrier' ? 'a colour in oil' : inSentence(weigh.name)}`,
+      called: before?.called ?? `Cup for ${cupFor(weigh)}`,
+      whose: before?.whose ?? (weigh.kind === 'share' ? `, ${pots[weigh.pot!]!.name}` : ''),
       grams: (before?.grams ?? 0) + weigh.grams,
     })
   }
-  for (const [id, { says, grams }] of rest) add(id, says, '', grams, 1.5, stuffs.cup)
+  for (const [id, { called, whose, grams }] of rest) add(id, called, whose, grams, 1.5, stuffs.cup)
   return list
 }
+
+/** What a cup is for: colours in oil, and what all pots have a cup of, are called alike. */
+const cupFor = ({ kind, id, name }: Weighing): string =>
+  kind === 'carrier'
+    ? 'a colour in oil'
+    : kind === 'share'
+      ? dividedSays(id as Divided)
+      : inSentence(name)
 
 /** How much smaller than advised a vessel may be that the workshop has. */
 const tight = 0.75
