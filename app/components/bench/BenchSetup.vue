@@ -5,7 +5,7 @@ import type { RunSetup } from '#contracts/run'
 import type { PlanContext } from '#core/bench/plan/context'
 import { frozenStateOf } from '#core/bench/plan/jug'
 import { inSentence } from '#core/units/language'
-import { isHard } from '#core/bench/plan/fatSteps'
+import { lyeMayMelt } from '#core/bench/plan/fatSteps'
 import { scentedAlike } from '#core/bench/plan/readySteps'
 import type { Plan } from '#core/bench/plan/plan'
 import { lyeByPot } from '#core/bench/plan/pots'
@@ -19,10 +19,7 @@ const { settings, say } = storeToRefs(useWorkshop())
 const toolWords = { blender: 'stick blender', whisk: 'whisk', spoon: 'spoon' } as const
 const frozenMilk = computed(() => ctx.document.liquids.some(({ way }) => way === 'frozen'))
 const ownLye = computed(() => lyeByPot(ctx.document))
-const meltable = computed(
-  () =>
-    !ctx.scorches && !ownLye.value && ctx.document.fats.some(({ id }) => isHard(ctx.library, id)),
-)
+const meltable = computed(() => lyeMayMelt(ctx))
 /** The workshop's vessels that lye may go into, the roomiest enough first, and a jug that nobody weighed. */
 const jugs = computed(() => {
   const room = plan.vessels.find(({ id }) => id.startsWith('lye-jug'))?.millilitres ?? 0

@@ -23,12 +23,18 @@ const inPot = (pot: number | null) => ({
   vessel: pot === null ? 'pan' : at('pot', pot),
 })
 
+/**
+ * Whether the oils go onto milk-lye: the one exception, where the maker wants it.
+ * @example oilsOntoLye(bench().ctx) // false
+ */
+export const oilsOntoLye = ({ document, setup }: Pick<PlanContext, 'document' | 'setup'>) =>
+  setup.oilsOntoLye && document.liquids.some(({ way }) => way === 'frozen')
+
 /** Lye and oils of one batter, brought together. */
 function emulsionSteps(ctx: PlanContext, pot: number | null, after: string[]): Step[] {
-  const { document, setup } = ctx
   const named = forPot(ctx, pot)
-  const onto = setup.oilsOntoLye && document.liquids.some(({ way }) => way === 'frozen')
-  const blender = byBlender(document)
+  const onto = oilsOntoLye(ctx)
+  const blender = byBlender(ctx.document)
   const blend = blender
     ? 'Through a sieve, down the shaft of the blender; tap the air out. Short pulses and stirring in turn.'
     : 'Through a sieve, stirring. Stir and rest in turn: minutes to an hour.'
@@ -39,7 +45,7 @@ function emulsionSteps(ctx: PlanContext, pot: number | null, after: string[]): S
       says: onto ? `Oils onto the milk-lye, slowly${named}` : `Lye into the oils, slowly${named}`,
       short: `${onto ? 'Oils onto milk-lye' : 'Lye into oils'}${named}`,
       how: onto
-        ? `This once the oils go onto the lye: the one exception to lye into oils. ${blend}`
+        ? `This once the oils go onto the lye: the one exception to lye into oils. The jug must hold it all. ${blend}`
         : `Never oils into lye. ${blend} Rinse the lye jug at once.`,
       minutes: 2,
       after,

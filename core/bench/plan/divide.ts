@@ -10,6 +10,7 @@ const divided = {
   lye: { says: 'lye solution', into: 'lye-share', substance: 'lye' },
   batter: { says: 'batter', into: 'pot', substance: 'fat' },
   extra: { says: 'colour or extra', into: 'extra-cup', substance: 'additive' },
+  late: { says: 'late fat or liquid', into: 'late-cup', substance: 'fat' },
   scent: { says: 'scent', into: 'scent-cup', substance: 'scent' },
 } as const
 export type Divided = keyof typeof divided

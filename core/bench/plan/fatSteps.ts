@@ -3,6 +3,7 @@ import { inSentence } from '../../units/language'
 import type { Library } from '../../materials/library'
 import { scorches } from '../../water/milk'
 import { portionStep, type PlanContext } from './context'
+import { lyeByPot } from './pots'
 import type { Step } from './step'
 import { sumOf } from '../../statistics/sum'
 
@@ -34,6 +35,22 @@ export function fatsAt(result: FormulaResult, moment: 'pot' | 'trace') {
  */
 export const isHard = (library: Library, id: string): boolean =>
   (library.fats.get(id)?.stateAt20 ?? 'liquid') !== 'liquid'
+
+/**
+ * Whether hot lye may melt the hard fats: one jug of dry lye for all pots (ready-mixed lye is as warm as the room), nothing in it
+ * that scorches, and something to melt.
+ * @example lyeMayMelt(bench().ctx) // false
+ */
+export const lyeMayMelt = ({
+  document,
+  library,
+  onScale,
+  scorches,
+}: Pick<PlanContext, 'document' | 'library' | 'onScale' | 'scorches'>): boolean =>
+  !scorches &&
+  !lyeByPot(document) &&
+  document.alkali.solutionStrength === null &&
+  fatsAt(onScale.result, 'pot').some(({ id, grams }) => grams > 0 && isHard(library, id))
 
 const firmness = { hard: 0, soft: 1, liquid: 2 }
 
@@ -160,7 +177,7 @@ export function fatSteps(ctx: PlanContext): Step[] {
         says: `Weigh the ${inSentence(scent.name)} into the oils`,
         short: `${scent.name} into oils`,
         how: 'Weighed, never spooned or dripped. Last of all, so that little of it is lost.',
-        after: [...allFats, ...ready],
+        after: ready,
         vessel: 'pan',
         alone: true,
       }),

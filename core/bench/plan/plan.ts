@@ -11,7 +11,7 @@ import type { Formatter } from '../../units/formatter'
 import { scorchingLiquids } from '../../water/milk'
 import { batterSteps, mouldSteps } from './batterSteps'
 import { toleranceOf, type PlanContext } from './context'
-import { fatsAt, fatSteps, isHard } from './fatSteps'
+import { fatSteps, lyeMayMelt } from './fatSteps'
 import { lyeJugOf, lyeJugsOf } from './jug'
 import { lyeSteps } from './lyeSteps'
 import { dividingOf, lyeByPot, potsOf, type Dividing } from './pots'
@@ -73,11 +73,7 @@ export function contextOf(
     setup,
     say,
     scorches,
-    meltsByLye:
-      setup.meltBy === 'lye' &&
-      !scorches &&
-      !lyeByPot(document) &&
-      fatsAt(onScale.result, 'pot').some(({ id, grams }) => grams > 0 && isHard(library, id)),
+    meltsByLye: setup.meltBy === 'lye' && lyeMayMelt({ document, library, onScale, scorches }),
     window: planWindow(document, jugs, scorches ? setup.guardC : null),
   }
 }

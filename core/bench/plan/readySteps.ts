@@ -146,13 +146,49 @@ function scentCups(ctx: PlanContext, pots: Pot[], pot: number | null): Step[] {
   })
 }
 
+/** Fats and liquids that are kept for trace, in one cup for all pots. */
+function lateCups(ctx: PlanContext): Step[] {
+  const { result } = ctx.onScale
+  return [
+    ...fatsAt(result, 'trace')
+      .filter(({ grams }) => grams > 0)
+      .map((fat) =>
+        portionStep(ctx, 'fat', fat, null, {
+          id: `weigh:fat:${fat.id}:trace`,
+          says: `Weigh the ${inSentence(fat.name)} kept for trace`,
+          short: `${fat.name} for trace`,
+          how: 'Melted and as warm as the batter, or it sets in it.',
+          vessel: 'trace-cup',
+          alone: true,
+        }),
+      ),
+    ...result.liquids
+      .filter(({ moment, grams }) => moment === 'trace' && grams > 0)
+      .map((liquid) =>
+        portionStep(ctx, 'liquid', liquid, null, {
+          id: `weigh:liquid:${liquid.id}:trace`,
+          says: `Weigh the ${inSentence(liquid.name)} for trace`,
+          short: `${liquid.name} for trace`,
+          how: 'Stirred smooth, at room temperature.',
+          vessel: 'trace-cup',
+          alone: true,
+        }),
+      ),
+  ]
+}
+
+/** g of fats and liquids that a pot takes at trace. */
+const lateGrams = ({ result }: Pot) =>
+  sumOf([...result.fats, ...result.liquids], ({ moment, grams }) =>
+    moment === 'trace' ? grams : 0,
+  )
+
 /**
  * Everything that stands ready before the lye goes in: colours, scents, fats and liquids kept for trace.
  * @example readySteps(bench({ scents: [scent('Fir', 0.03)] }).ctx).map(({ id }) => id) // ['weigh:scent:fir']
  */
 export function readySteps(ctx: PlanContext): Step[] {
-  const { pots, dividing, onScale, setup } = ctx
-  const { result } = onScale
+  const { pots, dividing, setup } = ctx
   const steps: Step[] = []
   if (dividing === 'none') steps.push(...cupsFor(ctx, pots, null, () => true))
   else if (dividing === 'upfront') steps.push(...cupsOfPots(ctx))
@@ -162,29 +198,16 @@ export function readySteps(ctx: PlanContext): Step[] {
       steps.push(...cupsFor(ctx, [one], pot, (index, common) => index >= common)),
     )
   }
-  for (const fat of fatsAt(result, 'trace').filter(({ grams }) => grams > 0))
+  const late = lateCups(ctx)
+  steps.push(...late)
+  if (dividing !== 'none')
     steps.push(
-      portionStep(ctx, 'fat', fat, null, {
-        id: `weigh:fat:${fat.id}:trace`,
-        says: `Weigh the ${inSentence(fat.name)} kept for trace`,
-        short: `${fat.name} for trace`,
-        how: 'Melted and as warm as the batter, or it sets in it.',
-        vessel: 'trace-cup',
-        alone: true,
-      }),
-    )
-  for (const liquid of result.liquids.filter(
-    ({ moment, grams }) => moment === 'trace' && grams > 0,
-  ))
-    steps.push(
-      portionStep(ctx, 'liquid', liquid, null, {
-        id: `weigh:liquid:${liquid.id}:trace`,
-        says: `Weigh the ${inSentence(liquid.name)} for trace`,
-        short: `${liquid.name} for trace`,
-        how: 'Stirred smooth, at room temperature.',
-        vessel: 'trace-cup',
-        alone: true,
-      }),
+      ...divideSteps(
+        ctx,
+        'late',
+        lateGrams,
+        late.map(({ id }) => id),
+      ),
     )
   if (dividing === 'none') steps.push(...scentCups(ctx, pots, null))
   else if (setup.bulkScent && scentedAlike(pots)) {

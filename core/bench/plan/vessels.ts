@@ -1,6 +1,6 @@
 import { batterMillilitres, lyeDensity, potFor } from '../../formula/volume'
 import { at, type PlanContext } from './context'
-import { lyeJugGrams } from './batterSteps'
+import { lyeJugGrams, oilsOntoLye } from './batterSteps'
 import { dividedSays, type Divided } from './divide'
 import { lyeByPot } from './pots'
 import type { VesselStuff } from '#contracts/benchWords'
@@ -63,6 +63,7 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
         ...stuff,
       })
   }
+  const batter = batterMillilitres(result, library)
   const jugs = lyeByPot(document)
     ? pots.map(({ result: own }, pot) => ({ own, pot }))
     : [{ own: result, pot: null }]
@@ -86,16 +87,12 @@ export function vesselsOf(ctx: PlanContext, steps: Step[]): VesselPlan[] {
       )
     if (own.lye.koh > 0)
       add(at('koh-cup', pot), 'Dry cup for the potash', name, own.lye.koh / flakes, 1.4, stuffs.lye)
-    add(
-      at('lye-jug', pot),
-      'Lye jug, heat-proof',
-      name,
-      lyeJugGrams(own) / lyeDensity(own.water.strength),
-      2,
-      stuffs.lye,
-    )
+    const [millilitres, room] =
+      pot === null && oilsOntoLye(ctx)
+        ? [batter, 1.4]
+        : [lyeJugGrams(own) / lyeDensity(own.water.strength), 2]
+    add(at('lye-jug', pot), 'Lye jug, heat-proof', name, millilitres, room, stuffs.lye)
   }
-  const batter = batterMillilitres(result, library)
   const pan = potFor(batter)
   list.push({
     id: 'pan',

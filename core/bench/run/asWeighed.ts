@@ -28,12 +28,14 @@ const lyeVessels = /^(lye-jug|lye-cup|koh-cup|milk-jug)(@|$)/
  * @example goesIntoLye('lye-jug@2') // true
  */
 export const goesIntoLye = (vessel: string | undefined): boolean => lyeVessels.test(vessel ?? '')
-const common: Record<string, 'oils' | 'scent'> = { pan: 'oils', 'scent-cup': 'scent' }
+type Joins = 'lye' | 'oils' | 'late' | 'scent' | 'extra' | 'later'
+const common: Record<string, Joins> = { pan: 'oils', 'trace-cup': 'late', 'scent-cup': 'scent' }
 /**
- * Whether a weighing goes into the lye, into the pan of oils, into the one cup of scent or of an extra for all pots, or joins later.
+ * Whether a weighing goes into the lye, into the pan of oils, into the one cup of what is late, of scent or of an extra for all
+ * pots, or joins later by itself.
  * @example joins(bench().step('weigh:naoh')) // 'lye'
  */
-export const joins = ({ vessel }: Step): 'lye' | 'oils' | 'scent' | 'extra' | 'later' =>
+export const joins = ({ vessel }: Step): Joins =>
   goesIntoLye(vessel)
     ? 'lye'
     : (common[vessel ?? ''] ?? (/^cup:[^@]+$/.test(vessel ?? '') ? 'extra' : 'later'))
@@ -167,7 +169,7 @@ export function potsAsWeighed(
       if (weigh!.pot !== null) return weigh!.pot === pot ? [{ step, grams: weights(step) }] : []
       const where = joins(step)
       const part =
-        where === 'scent' || (where === 'extra' && isDivided('extra'))
+        where === 'scent' || ((where === 'extra' || where === 'late') && isDivided(where))
           ? shareOf(where, pot)
           : where === 'lye' && !lyeByPot(ctx.document)
             ? lye

@@ -333,7 +333,7 @@ describe('as weighed', () => {
       'extra',
       'later',
       'later',
-      'later',
+      'late',
     ])
     expect(goesIntoLye(undefined)).toBe(false)
     expect(goesIntoLye('lye-share@1')).toBe(false)
