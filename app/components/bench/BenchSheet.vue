@@ -22,7 +22,10 @@ const calls = computed(() => {
 const safetyCheck = computed(() => safetyCheckOf(ctx.document))
 const code = computed(() => paperCode(batch))
 const address = computed(() => `${location.origin}/bench/${batch.id}/paper`)
-const rows = computed(() => rowsOf(plan.steps.filter(({ kind }) => kind !== 'safety-check')))
+/** In the plan's own numbers: the first is the safety check above. */
+const rows = computed(() =>
+  rowsOf(plan.steps).filter(({ steps }) => steps[0]!.kind !== 'safety-check'),
+)
 /** What a folded row is headed by, and the blanks of its steps. */
 function foldHead({ fold, steps }: PlanRow): string {
   if (fold!.kind === 'pot') return plan.pots[fold!.pot!]!.name

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Run } from '#contracts/run'
+import { afterPlan } from '#core/bench/run/checks'
+import { inSentence } from '#core/units/language'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { mistakesOf } from '#core/bench/run/mistakes'
 import { contextOf, planFor } from '#core/bench/plan/plan'
@@ -71,15 +73,81 @@ const refused = ref('')
 const busy = ref(false)
 const marks = { stop: 'Stop.', think: 'Think.', know: 'Know.' } as const
 
-const temperatures = [
-  { key: 'peakC', says: 'Lye jug at its hottest' },
-  { key: 'lyeC', says: 'Lye when combined' },
-  { key: 'oilsC', says: 'Oils when combined' },
+/** The rows of the sheet in its own numbers: weights, and what else it has blanks for. */
+const rows = computed(() => {
+  let asked = false
+  return plan.value.steps.flatMap((step, index) => {
+    const row = { step, number: index + 1 }
+    if (step.weigh) return [{ ...row, asks: 'grams' as const }]
+    if (step.kind === 'dissolve') return [{ ...row, asks: 'peak' as const }]
+    if (step.kind === 'meet') return [{ ...row, asks: 'meeting' as const }]
+    if (step.kind !== 'batter' || asked) return []
+    asked = true
+    return [{ ...row, asks: 'minutes' as const }]
+  })
+})
+/** How many of the boxes of the safety check are ticked on the sheet. */
+const boxes = ref<'all' | 'some' | 'blank'>(boxesOf())
+function boxesOf() {
+  const ticked = safetyCheck.value.filter(({ id }) => draft.value.confirmed[id]).length
+  return ticked === 0 ? 'blank' : ticked === safetyCheck.value.length ? 'all' : 'some'
+}
+watch(boxes, (now) => {
+  if (now !== 'some')
+    draft.value.confirmed = Object.fromEntries(
+      safetyCheck.value.map(({ id }) => [id, now === 'all']),
+    )
+})
+const marksOf = [
+  { key: 'emulsion', says: 'Emulsion after', short: 'emulsion' },
+  { key: 'trace', says: 'Light trace after', short: 'light trace' },
 ] as const
-const times = [
-  { key: 'emulsion', says: 'Emulsion after' },
-  { key: 'trace', says: 'Light trace after' },
-] as const
+/** What a weight that is written down is beside the planned one, and whether that matters. */
+function beside(id: string, planned: number, tolerance: number) {
+  const grams = draft.value.grams[id]
+  if (grams == null) return { says: '', bad: false }
+  const off = grams - planned
+  if (Math.abs(off) < run.scale / 2) return { says: 'as planned', bad: false }
+  const by = `${off > 0 ? '+' : '−'}${say.value.massFigure(Math.abs(off))}`
+  const bad = Math.abs(off) > tolerance + 1e-6
+  return { says: bad ? `${by}, more than it may be off` : `${by}, does not matter`, bad }
+}
+/** Of what the sheet is silent. */
+const blanks = computed(() => [
+  ...weighings.value
+    .filter(({ id }) => draft.value.grams[id] == null)
+    .map(({ weigh }) => inSentence(weigh!.name.split(',')[0]!)),
+  ...(draft.value.lyeC === null && draft.value.oilsC === null ? ['the meeting'] : []),
+  ...(draft.value.emulsion === null && draft.value.trace === null ? ['trace'] : []),
+])
+const blankWeights = computed(() => weighings.value.length - filled.value)
+/** Enter goes to the next blank of the sheet, as a pencil would. */
+function next(event: KeyboardEvent) {
+  const fields = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('input')]
+  const at = fields.indexOf(event.target as HTMLElement)
+  if (at < 0) return
+  event.preventDefault()
+  fields[at + 1]?.focus()
+}
+const checks = computed(() =>
+  pouredAt.value ? afterPlan(ctx.value, state.value, pouredAt.value).checks : [],
+)
+const toasts = useToasts()
+async function notMade() {
+  const before = draft.value
+  draft.value = blankPaper(today.value)
+  await router.push(`/bench/${batch.id}`)
+  toasts.show('What was typed from the paper is thrown away.', {
+    undo: () => {
+      keepHere(key, before)
+      void router.push(`/bench/${batch.id}/paper`)
+    },
+  })
+}
+const keepSays = computed(
+  () =>
+    `Keep as made ${dayText(draft.value.day, { today: today.value })}${draft.value.hour ? `, ${draft.value.hour}` : ''}`,
+)
 
 /** The same events as long as nothing of the paper is changed: a second press after a lost answer tells nothing twice. */
 const told = computed(() => [
@@ -117,97 +185,200 @@ async function write() {
     busy.value = false
   }
 }
-const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) - planned
 </script>
 
 <template>
-  <form
-    class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_360px]"
-    @submit.prevent="write"
-  >
-    <section class="sheet px-5 py-4">
-      <div class="flex items-center gap-3">
-        <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
-        <div>
-          <h1>{{ batch.name }}, batch {{ batch.number }}, from paper</h1>
-          <p class="figure text-ink-2">
-            {{ filled }} of {{ weighings.length }} weights filled in; a blank counts as weighed as
-            planned
-          </p>
-        </div>
+  <form class="mx-auto grid max-w-[1280px] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[1fr_360px]">
+    <section class="sheet !bg-[#f5efe0] px-5 py-4 lg:col-span-2">
+      <div class="mb-3 flex items-center gap-3">
+        <BarThumbnail :thumbnail="batch.thumbnail" :width="44" :height="30" />
+        <h1>{{ batch.name }}, batch {{ batch.number }}, from paper</h1>
       </div>
-      <div class="mt-4 flex flex-wrap items-end gap-x-6 gap-y-2 rounded-sm bg-[#f5efe0] px-4 py-3">
-        <label class="grid gap-1 text-[17px] font-bold"
-          >Poured at
-          <input
-            v-model="draft.hour"
-            type="time"
-            class="field w-36 text-[22px] font-bold"
-            aria-label="Hour of the pour"
-        /></label>
-        <label class="grid gap-1 font-semibold"
-          >on
-          <input v-model="draft.day" type="date" class="field font-normal" :max="today" required
-        /></label>
-        <p class="text-sm text-ink-2">
-          Everything after it counts from the hour: when to look, to unmould, to cut. Left empty,
-          nothing is due by the hour.
-        </p>
-      </div>
-      <table class="figure mt-4 w-full">
+      <PaperHour v-model="draft" :poured-at="pouredAt" :checks="checks" />
+    </section>
+    <section class="sheet px-5 py-4" @keydown.enter="next">
+      <table class="figure w-full">
         <caption class="sr-only">
-          Weights from the sheet
+          What stands on the sheet
         </caption>
+        <thead class="text-sm text-ink-2">
+          <tr>
+            <th />
+            <th scope="col" class="pb-1 text-left font-semibold">
+              In the order of the paper, {{ say.amount(ctx.onScale.result.oils) }} of oils
+            </th>
+            <th scope="col" class="pr-3 pb-1 text-right font-normal">planned</th>
+            <th scope="col" class="pb-1 text-right font-normal">on the paper</th>
+            <th class="max-sm:hidden" />
+          </tr>
+        </thead>
         <tbody>
-          <tr v-for="step in weighings" :key="step.id" class="border-t border-line-2">
+          <tr class="border-t border-line-2">
+            <td class="w-7 py-1 pr-2 text-right text-ink-3">1</td>
+            <th scope="row" class="py-1 pr-2 text-left font-medium">Boxes ticked before the lye</th>
+            <td colspan="3" class="py-1">
+              <fieldset class="flex justify-end sm:justify-start sm:pl-6">
+                <legend class="sr-only">Safety check</legend>
+                <label
+                  v-for="[value, says] in [
+                    ['all', `all ${safetyCheck.length}`],
+                    ['some', 'some'],
+                    ['blank', 'left blank'],
+                  ] as const"
+                  :key="value"
+                  class="cursor-pointer border border-line-3 whitespace-nowrap px-3 py-1.5 -ml-px has-focus-visible:outline-3 has-focus-visible:outline-act"
+                  :class="boxes === value ? 'bg-slate font-semibold text-white' : 'bg-white'"
+                  ><input v-model="boxes" type="radio" class="sr-only" :value="value" />{{
+                    says
+                  }}</label
+                >
+              </fieldset>
+            </td>
+          </tr>
+          <tr v-if="boxes === 'some'">
+            <td />
+            <td colspan="4" class="pb-2">
+              <label v-for="point in safetyCheck" :key="point.id" class="flex items-start gap-2"
+                ><input v-model="draft.confirmed[point.id]" type="checkbox" class="mt-1" />
+                {{ point.says }}</label
+              >
+            </td>
+          </tr>
+          <tr
+            v-for="{ step, number, asks } in rows"
+            :key="step.id"
+            class="border-t border-line-2 focus-within:bg-[#e3eeef]"
+          >
+            <td class="py-1 pr-2 text-right text-ink-3">{{ number }}</td>
             <th
               scope="row"
               class="py-1 pr-2 text-left font-medium"
-              :class="step.lye ? 'text-stop' : ''"
-            >
-              {{ step.short }}
-            </th>
-            <td class="py-1 pr-3 text-right whitespace-nowrap text-ink-2">
-              {{ say.mass(step.weigh!.grams) }}
-            </td>
-            <td class="w-36 py-1">
-              <NumberField
-                kind="mass"
-                class="w-32"
-                :label="`${step.short}, weighed`"
-                :min="0"
-                :max="500000"
-                :model-value="draft.grams[step.id] ?? null"
-                @update:model-value="draft.grams[step.id] = $event"
-              />
-            </td>
-            <td
-              class="w-28 py-1 pl-2 text-sm whitespace-nowrap"
-              :class="
-                Math.abs(off(step.id, step.weigh!.grams)) > step.weigh!.tolerance
-                  ? 'font-semibold text-warn'
-                  : 'text-ink-3'
-              "
+              :class="step.lye && step.weigh ? 'text-stop' : ''"
             >
               {{
-                Math.abs(off(step.id, step.weigh!.grams)) < run.scale / 2
-                  ? ''
-                  : `${off(step.id, step.weigh!.grams) > 0 ? '+' : '−'}${say.mass(Math.abs(off(step.id, step.weigh!.grams)))}`
+                asks === 'peak'
+                  ? 'Lye at its hottest'
+                  : asks === 'meeting'
+                    ? 'When combined'
+                    : asks === 'minutes'
+                      ? 'Minutes from the lye to'
+                      : step.short
               }}
+            </th>
+            <template v-if="asks === 'grams'">
+              <td
+                class="py-1 pr-3 text-right whitespace-nowrap"
+                :class="step.lye ? 'text-stop' : 'text-ink-2'"
+              >
+                {{ say.mass(step.weigh!.grams) }}
+              </td>
+              <td class="w-32 py-1">
+                <NumberField
+                  kind="mass"
+                  class="w-32"
+                  :class="draft.grams[step.id] == null ? 'border-dashed' : 'font-semibold'"
+                  :label="`${step.short}, weighed`"
+                  :min="0"
+                  :max="500000"
+                  :model-value="draft.grams[step.id] ?? null"
+                  @update:model-value="draft.grams[step.id] = $event"
+                />
+              </td>
+              <td
+                class="py-1 pl-3 text-sm max-sm:hidden"
+                :class="
+                  beside(step.id, step.weigh!.grams, step.weigh!.tolerance).bad
+                    ? 'font-semibold text-warn'
+                    : 'text-ink-2'
+                "
+              >
+                {{ beside(step.id, step.weigh!.grams, step.weigh!.tolerance).says }}
+              </td>
+            </template>
+            <template v-else-if="asks === 'peak'">
+              <td />
+              <td class="py-1">
+                <TemperatureField
+                  v-model="draft.peakC"
+                  class="w-32"
+                  label="Lye jug at its hottest"
+                  :unknown="null"
+                  :min="-10"
+                  :max="150"
+                />
+              </td>
+              <td class="py-1 pl-3 text-sm text-ink-2 max-sm:hidden">
+                usual is {{ say.temperature(plan.peak.low) }} to
+                {{ say.temperature(plan.peak.high) }}
+              </td>
+            </template>
+            <td v-else colspan="3" class="py-1">
+              <div class="flex flex-wrap justify-end gap-x-4 gap-y-1 sm:justify-start sm:pl-6">
+                <template v-if="asks === 'meeting'">
+                  <label class="flex items-center gap-2"
+                    >lye
+                    <TemperatureField
+                      v-model="draft.lyeC"
+                      label="Lye when combined"
+                      :unknown="null"
+                      :min="-10"
+                      :max="150"
+                  /></label>
+                  <label class="flex items-center gap-2"
+                    >oils
+                    <TemperatureField
+                      v-model="draft.oilsC"
+                      label="Oils when combined"
+                      :unknown="null"
+                      :min="-10"
+                      :max="150"
+                  /></label>
+                </template>
+                <template v-else>
+                  <label v-for="mark in marksOf" :key="mark.key" class="flex items-center gap-2"
+                    >{{ mark.short }}
+                    <NumberField
+                      v-model="draft[mark.key]"
+                      :label="mark.says"
+                      unit="min"
+                      class="w-24"
+                      :min="0"
+                      :max="600"
+                  /></label>
+                </template>
+              </div>
             </td>
           </tr>
         </tbody>
       </table>
+      <label class="mt-3 block"
+        ><span class="sr-only">Notes</span>
+        <textarea
+          v-model="draft.notes"
+          class="field w-full"
+          rows="2"
+          maxlength="1000"
+          placeholder="Notes on the margin, as they stand there"
+          @keydown.enter.stop
+        />
+      </label>
     </section>
-    <aside class="grid content-start gap-4" aria-label="The rest of the sheet">
+    <aside class="grid content-start gap-4" aria-label="What the paper says">
       <section class="sheet px-5 py-4">
-        <h2 class="mb-2">As written down</h2>
-        <p class="figure text-key leading-tight font-bold">{{ say.percent(made.superfat, 2) }}</p>
-        <p class="figure text-ink-2">
-          superfat, planned {{ say.percent(ctx.onScale.superfat, 2) }}; water
-          {{ say.ratio(made.ratio) }}
+        <h2 class="mb-1">What the paper says so far</h2>
+        <PaperPan :plan="plan" :ctx="ctx" :grams="draft.grams" class="max-w-[340px]" />
+        <p class="figure mt-1">
+          <b class="text-key leading-tight font-bold">{{ say.percent(made.superfat, 2) }}</b>
+          superfat<span class="text-ink-2"
+            >{{
+              blankWeights
+                ? `, if ${blankWeights > 2 ? 'what is blank' : say.list(blanks.slice(0, blankWeights))} ${say.plural(blankWeights, 'was', 'were')} as planned`
+                : ''
+            }}; planned {{ say.percent(ctx.onScale.superfat, 2) }}, water
+            {{ say.ratio(made.ratio) }}</span
+          >
         </p>
-        <ul v-if="odd.length || weak" class="mt-3 grid gap-2">
+        <ul v-if="odd.length || weak" class="mt-3 grid gap-2 border-t border-line-2 pt-2">
           <li v-if="weak">
             <b>Think. Weak lye suspected.</b> {{ say.temperature(plan.peak.low) }} to
             {{ say.temperature(plan.peak.high) }} was to be expected. Keep it for laundry, or test
@@ -217,48 +388,25 @@ const off = (id: string, planned: number) => (draft.value.grams[id] ?? planned) 
             <b>{{ marks[one.severity] }} {{ one.says }}</b> {{ one.because }}
           </li>
         </ul>
+        <p v-if="blanks.length" class="mt-2 text-sm text-ink-2">
+          Left blank, not judged:
+          {{
+            say.list(
+              blanks.length > 6
+                ? [...blanks.slice(0, 5), say.count(blanks.length - 5, 'more', 'more')]
+                : blanks,
+            )
+          }}. It stays “not on the paper” in the record.
+        </p>
       </section>
-      <fieldset class="sheet grid gap-2 px-5 py-4">
-        <legend class="sr-only">Safety check</legend>
-        <h2>Ticked before the lye</h2>
-        <label v-for="point in safetyCheck" :key="point.id" class="flex items-start gap-2"
-          ><input v-model="draft.confirmed[point.id]" type="checkbox" class="mt-1" />
-          {{ point.says }}</label
-        >
-      </fieldset>
       <section class="sheet grid gap-3 px-5 py-4">
-        <h2>Temperatures and batter</h2>
-        <label
-          v-for="field in temperatures"
-          :key="field.key"
-          class="flex items-center justify-between gap-3"
-          >{{ field.says }}
-          <TemperatureField
-            v-model="draft[field.key]"
-            :label="field.says"
-            :unknown="null"
-            :min="-10"
-            :max="150"
-        /></label>
-        <label
-          v-for="field in times"
-          :key="field.key"
-          class="flex items-center justify-between gap-3"
-          >{{ field.says }}
-          <NumberField
-            v-model="draft[field.key]"
-            :label="field.says"
-            unit="min"
-            class="w-24"
-            :min="0"
-            :max="600"
-        /></label>
-        <label class="grid gap-1"
-          >Notes <textarea v-model="draft.notes" class="field" rows="3" maxlength="1000" />
-        </label>
+        <p v-if="refused" role="alert" class="font-semibold text-stop">{{ refused }}</p>
+        <AppButton kind="main" :disabled="busy" @click="write">{{ keepSays }}</AppButton>
+        <div class="grid grid-cols-2 gap-3">
+          <AppButton :to="`/bench/${batch.id}`">Later, keep it</AppButton>
+          <AppButton @click="notMade">Not made after all</AppButton>
+        </div>
       </section>
-      <p v-if="refused" role="alert" class="font-semibold text-stop">{{ refused }}</p>
-      <AppButton kind="main" :disabled="busy" @click="write">Write it down as poured</AppButton>
     </aside>
   </form>
 </template>
