@@ -6,7 +6,9 @@ import { plannedFrom } from '../../../tests/support/bench'
 import { blankFormula } from '../../formula/blank'
 import { sumOf } from '../../statistics/sum'
 import { potsAsWeighed, reallyThere } from '../run/asWeighed'
+import { toleranceOf } from './context'
 import { dividedSays, type Divided } from './divide'
+import { potsBegin, rowsOf } from './fold'
 import type { Step } from './step'
 
 /* Whole plans, line by line as a maker would read them: what, for how long, how much, into which vessel, after what. */
@@ -302,7 +304,7 @@ describe('a plan read aloud', () => {
   })
 
   it('three slanted layers with a powder line, divided up front', () => {
-    const { rows, vessels, step } = read(
+    const { rows, vessels, step, plan } = read(
       kilo(
         [fat('coconut', 0.3), fat('olive', 0.7)],
         { patterns: ['slanted-layers', 'pencil-line'] },
@@ -374,6 +376,32 @@ describe('a plan read aloud', () => {
       scent-cup@0: Cup for scent, pale, 10 of 50
       scent-cup@2: Cup for scent, top, 4 of 50"
     `)
+    // Folded: what repeats for pot after pot, its least and most, its minutes; single acts stand for themselves.
+    const folds = rowsOf(plan.steps).map(({ steps, from, fold }) =>
+      fold
+        ? `${from + 1}–${from + steps.length} ${fold.kind} ${fold.pot} ${fold.grams && Object.values(fold.grams).map(Math.round).join('…')} ${fold.minutes} min`
+        : `${from + 1} ${steps[0]!.id}`,
+    )
+    expect(folds.slice(10).join('\n')).toMatchInlineSnapshot(`
+      "11–12 ready null 2…4 3 min
+      13 weigh:scent:fir
+      14–15 cups null 4…10 2 min
+      16 meet
+      17 weigh-again
+      18–20 cups null 200…500 3 min
+      21–23 cups null 91…228 3 min
+      24–28 pot 0 null 12 min
+      29–32 pot 1 null 9 min
+      33 act:line@1
+      34 pour@1
+      35–38 pot 2 null 9 min
+      39 act:line@2
+      40 act:level@2
+      41 pour@2
+      42 cover
+      43 rinse"
+    `)
+    expect(potsBegin(plan)).toBe(23)
     expect(step('pour@0').how).toContain('runs level by itself')
     expect(step('pour@1').how).not.toContain('runs level by itself')
     expect(step('pour@1').says).toBe('Pour the layer dark')
@@ -534,4 +562,132 @@ describe('what is divided is what is there', () => {
       expect(sumOf(pots, ({ batter }) => batter)).toBeCloseTo(ctx.onScale.result.batter, 0)
       expect(pots[2]!.scent).toBeLessThan(pots[0]!.scent)
     })
+})
+
+describe('the pan', () => {
+  const pan = (fats: Lines<'fats'>, more: Partial<FormulaDocument> = {}, setup = {}) => {
+    const { plan, step } = read(kilo(fats, {}, more), setup)
+    const grams = plan.steps.flatMap(({ id, weigh, vessel }) =>
+      vessel === 'pan' && weigh ? [[id.split(':').at(-1), Math.round(weigh.grams)]] : [],
+    )
+    return { grams, step, after: (id: string) => step(id).after }
+  }
+  const five = [
+    fat('castor', 0.1),
+    fat('coconut', 0.2),
+    fat('olive', 0.3),
+    fat('tallow', 0.3),
+    fat('shea', 0.1),
+  ]
+
+  it('takes hard fats first, then soft ones, then what pours', () => {
+    const { grams, step, after } = pan(five)
+    expect(grams).toEqual([
+      ['tallow', 300],
+      ['coconut', 200],
+      ['shea', 100],
+      ['castor', 100],
+      ['olive', 300],
+    ])
+    expect(after('weigh:fat:tallow')).toEqual([])
+    expect(after('melt')).toEqual(['weigh:fat:tallow', 'weigh:fat:coconut', 'weigh:fat:shea'])
+    expect(step('melt').short).toBe('Beef tallow, Coconut oil …: melt')
+    expect(after('weigh:fat:olive')).toEqual(['melt'])
+    expect(pan(five.slice(1, 4)).step('melt').short).toBe('Beef tallow, Coconut oil: melt')
+    // What is easily mixed up says so, the rest how it is weighed.
+    expect(step('weigh:fat:olive').how).toContain('pomace')
+    expect(step('weigh:fat:castor').how).toContain('tared between')
+  })
+
+  it('weighs a fat that stands twice once, and none that is nought', () => {
+    const { grams } = pan([
+      fat('olive', 0.5),
+      fat('coconut', 0.2),
+      fat('olive', 0.3),
+      fat('shea', 0),
+    ])
+    expect(grams).toEqual([
+      ['coconut', 200],
+      ['olive', 800],
+    ])
+  })
+
+  it('is less by the oil of a colour that comes out of the formula, not by oil that comes on top', () => {
+    const clay = (carrier: { id: string; ratio: number; from: 'formula' | 'extra' }) => ({
+      additives: [{ ...extra('kaolin'), carrier }],
+    })
+    const fats = [fat('olive', 0.8), fat('castor', 0.2)]
+    const of = (carrier: Parameters<typeof clay>[0]) =>
+      Object.fromEntries(pan(fats, clay(carrier)).grams)
+    expect(of({ id: 'olive', ratio: 2, from: 'formula' })).toMatchObject({
+      olive: 780,
+      castor: 200,
+    })
+    expect(of({ id: 'olive', ratio: 2, from: 'extra' })).toMatchObject({ olive: 800, castor: 200 })
+    expect(of({ id: 'castor', ratio: 2, from: 'formula' })).toMatchObject({
+      olive: 800,
+      castor: 180,
+    })
+    // Of a fat that joins at trace the pan has none to spare.
+    const late = [fat('olive', 0.8), fat('shea', 0.2, 'trace')]
+    const { grams, step } = pan(late, clay({ id: 'shea', ratio: 2, from: 'formula' }))
+    expect(grams).toEqual([['olive', 800]])
+    expect(step('weigh:fat:shea:trace').weigh!.grams).toBeCloseTo(180, 6)
+  })
+
+  it('of oils alone is warmed where the room is more than four degrees colder', () => {
+    const at = (oilsC: number) =>
+      read(kilo([fat('olive', 1)], { oilsC }), { roomC: 17 }).step('warm')?.says
+    expect(at(21)).toBeUndefined()
+    expect(at(22)).toBe('Warm the oils to about 27 °C')
+    expect(read(kilo(half, { oilsC: 40 })).step('warm')).toBeUndefined()
+  })
+
+  it('takes extras, scents and milk into the oils, nothing of nought', () => {
+    const none = { rate: 0, share: 0 }
+    const { plan, step } = read(
+      kilo(
+        [fat('olive', 1)],
+        {},
+        {
+          liquids: [
+            { id: 'green-tea', share: 0.2, moment: 'oils', way: 'poured' },
+            { id: 'goat-milk', ...none, moment: 'oils', way: 'poured' },
+          ],
+          additives: [
+            { ...extra('madder-root'), moment: 'oils' },
+            { ...extra('silk'), ...none, moment: 'oils' },
+          ],
+          scents: [scent('moss', 'oils'), { ...scent('fir', 'oils'), ...none }],
+        },
+      ),
+    )
+    const names = plan.steps.flatMap(({ vessel, weigh }) =>
+      vessel === 'pan' && weigh && weigh.kind !== 'fat' ? [weigh.id] : [],
+    )
+    expect(names).toEqual(['green-tea', 'madder-root', 'moss'])
+    // Tea does not scorch: no waiting for it, no guard.
+    expect(step('cool:oils')).toBeUndefined()
+    expect(step('weigh:liquid:green-tea').watch).toBeUndefined()
+    expect(step('weigh:additive:madder-root').weigh!.alone).toBe(true)
+    expect(step('weigh:liquid:green-tea').weigh!.alone).toBe(false)
+  })
+
+  it('a weight may miss by a share of what it is, in whole steps of the scale, by one at least', () => {
+    const by = [
+      ['naoh', 1300, 1, 6],
+      ['koh', 100, 0.1, 0.5],
+      ['solution', 365, 1, 1],
+      ['water', 250, 0.1, 2.5],
+      ['ice', 250, 1, 2],
+      ['fat', 950, 1, 9],
+      ['carrier', 100, 1, 3],
+      ['liquid', 333, 1, 3],
+      ['additive', 99, 0.5, 1.5],
+      ['scent', 30, 1, 1],
+      ['share', 200, 1, 2],
+    ] as const
+    for (const [kind, grams, scale, tolerance] of by)
+      expect(toleranceOf(kind, grams, scale), kind).toBeCloseTo(tolerance, 9)
+  })
 })
