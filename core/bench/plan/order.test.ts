@@ -691,3 +691,102 @@ describe('the pan', () => {
       expect(toleranceOf(kind, grams, scale), kind).toBeCloseTo(tolerance, 9)
   })
 })
+
+describe('the lye jug, in words and minutes', () => {
+  const tea = (share: number) => ({
+    liquids: [{ id: 'green-tea', share, moment: 'lye' as const, way: 'poured' as const }],
+  })
+  const ratio = (value: number) => ({ water: { held: 'ratio' as const, value } })
+
+  it('names what is weighed, and how', () => {
+    const { step } = read(
+      kilo(half, {}, { alkali: { ...alkali, kohShare: 0.5 }, ...ratio(2.5), ...tea(0.4) }),
+    )
+    const says = ['water', 'liquid:green-tea', 'koh', 'naoh'].map((id) => {
+      const { says, short } = step(`weigh:${id}`)
+      return `${short} · ${says}`
+    })
+    expect(says).toEqual([
+      'Water · Weigh the water into the lye jug',
+      'Green tea, brewed · Weigh the green tea, brewed into the lye jug',
+      'Potash, own cup · Weigh the potash in its own dry cup',
+      'Lye, own cup · Weigh the lye in its own dry cup',
+    ])
+    expect(step('weigh:liquid:green-tea').how).not.toContain('small pieces')
+    expect(step('weigh:naoh').how).toContain('Never into the water jug')
+    expect(step('weigh:koh').weigh).toMatchObject({ kind: 'koh', alone: true })
+    const milk = read(
+      kilo(
+        half,
+        {},
+        {
+          liquids: [{ id: 'goat-milk', share: 1, moment: 'lye', way: 'frozen' }],
+        },
+      ),
+    ).step('weigh:liquid:goat-milk')
+    expect(`${milk.short} · ${milk.says}`).toBe(
+      'Goat milk, frozen · Weigh the goat milk, frozen, into the lye jug',
+    )
+    expect(milk.how).toContain('small pieces')
+    const can = { ...alkali, solutionStrength: 0.36 }
+    const whole = read(kilo(half, {}, { alkali: can, ...ratio(0.64 / 0.36) })).step(
+      'weigh:solution',
+    )
+    expect(`${whole.short} · ${whole.says}`).toBe(
+      'Lye solution · Weigh the ready lye solution into the lye jug',
+    )
+    expect(whole.how).toContain('nothing thins it')
+    const thinned = read(kilo(half, {}, { alkali: can, ...ratio(2.5) }))
+    expect(thinned.step('weigh:solution').says).toBe(
+      'Weigh the ready lye solution in its own dry jug',
+    )
+    expect(thinned.step('dissolve').says).toBe('Lye solution into the water')
+    expect(thinned.step('dissolve').minutes).toBe(2)
+    // Potash in a can that nothing thins goes into the lye itself.
+    const both = { ...can, kohShare: 0.1 }
+    const potash = read(kilo(half, {}, { alkali: both, ...ratio(0.3) })).plan.steps
+    const dissolve = potash.find(({ id }) => id === 'dissolve')!
+    expect(dissolve.says).toMatch(/^Potash into the (water, then the )?lye solution/)
+  })
+
+  it('is strong by all the water that is in it, and by both lyes; never of a can', () => {
+    const minutes = (more: Partial<FormulaDocument>) =>
+      read(kilo(half, {}, more)).step('dissolve').minutes
+    // Tea is nearly all water: with it there are 1.15 of water to one of lye.
+    expect(minutes({ ...ratio(1.15), ...tea(0.5) })).toBe(4)
+    expect(minutes({ ...ratio(1.05), ...tea(0.5) })).toBe(8)
+    expect(minutes({ ...ratio(1.05), alkali: { ...alkali, kohShare: 0.5 } })).toBe(8)
+    expect(minutes({ ...ratio(1.05), alkali: { ...alkali, solutionStrength: 0.5 } })).toBe(2)
+  })
+
+  it('lye for milk cools to what the room lets it', () => {
+    const milk = kilo(
+      [fat('olive', 1)],
+      {},
+      {
+        liquids: [{ id: 'goat-milk', share: 0.5, moment: 'lye', way: 'into-cooled-lye' }],
+      },
+    )
+    expect(read(milk, { roomC: 30 }).step('cool:lye').watch!.most).toBe(34)
+    expect(read(milk, { roomC: 12 }).step('cool:lye').watch!.most).toBe(24)
+  })
+
+  it('of pots with waters of their own every step knows its pot, the first too', () => {
+    const own = (value: number) => ({ ...ratio(value), scent: false })
+    const { plan } = read(
+      kilo(
+        [fat('olive', 1)],
+        {},
+        {
+          liquids: [{ id: 'goat-milk', share: 0.3, moment: 'lye', way: 'into-cooled-lye' }],
+          parts: [part('dry', 0.5, own(1.8)), part('wet', 0.5, own(2.5))],
+        },
+      ),
+    )
+    for (const id of ['weigh:water', 'dissolve', 'cool:lye', 'stir:liquid:goat-milk'])
+      expect(
+        plan.steps.filter((one) => one.id.startsWith(`${id}@`)).map(({ pot }) => pot),
+        id,
+      ).toEqual([0, 1])
+  })
+})
