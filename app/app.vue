@@ -15,6 +15,7 @@ function load() {
 }
 onMounted(load)
 useTellDue()
+useFocusHome()
 const outbox = useOutbox()
 const batches = useBatches()
 onMounted(() => void outbox.flush())

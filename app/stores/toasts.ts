@@ -19,11 +19,23 @@ export const useToasts = defineStore('toasts', () => {
     list.value = list.value.filter((toast) => toast.id !== id)
   }
 
-  /** Shows a message for eight seconds, or until it is closed. */
+  const timers = new Map<string, ReturnType<typeof setTimeout>>()
+  /** Closes a message in eight seconds. */
+  function letGo({ id, stays }: Toast) {
+    if (!stays)
+      timers.set(
+        id,
+        setTimeout(() => close(id), 8000),
+      )
+  }
+  /** Somebody reads it or has it under the finger: it waits. */
+  const hold = ({ id }: Toast) => clearTimeout(timers.get(id))
+
+  /** Shows a message for eight seconds, or until it is closed; it waits while it is held. */
   function show(says: string, options: Omit<Toast, 'id' | 'says'> = {}) {
     const toast = { id: newId(), says, ...options }
     list.value = [...list.value.slice(-2), toast]
-    if (!toast.stays) setTimeout(() => close(toast.id), 8000)
+    letGo(toast)
   }
 
   async function undo(toast: Toast) {
@@ -35,5 +47,5 @@ export const useToasts = defineStore('toasts', () => {
     }
   }
 
-  return { list, show, close, undo }
+  return { list, show, hold, letGo, close, undo }
 })

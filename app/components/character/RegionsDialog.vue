@@ -83,11 +83,11 @@ const nameOf = (path: string) => {
       </p>
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
-    <template #actions>
+    <template #actions="{ close }">
       <AppButton class="mr-auto" @click="draft = draftOf(usualRegions[use])"
         >The usual ones</AppButton
       >
-      <AppButton @click="open = false">Cancel</AppButton>
+      <AppButton @click="close">Cancel</AppButton>
       <AppButton kind="main" @click="keep">Keep</AppButton>
     </template>
   </AppDialog>

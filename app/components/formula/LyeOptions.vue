@@ -13,7 +13,7 @@ function set(path: string[], value: number | null) {
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Lye">
+  <AppDialog v-model="open" title="Lye" live>
     <div class="grid gap-4 px-5 py-4">
       <LabelledNumber
         says="Sodium hydroxide is this pure"

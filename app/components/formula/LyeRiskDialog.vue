@@ -82,7 +82,7 @@ const option = computed(() => {
 </script>
 
 <template>
-  <AppDialog v-model="open" wide title="How sure is the superfat?">
+  <AppDialog v-model="open" wide title="How sure is the superfat?" live>
     <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
       <p v-if="!risk?.draws" class="text-ink-2">Drawing batches…</p>
       <template v-else>

@@ -77,8 +77,8 @@ async function done() {
       />
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
-    <template #actions>
-      <AppButton @click="open = false">{{ looks.cancel ?? 'Cancel' }}</AppButton>
+    <template #actions="{ close }">
+      <AppButton @click="close">{{ looks.cancel ?? 'Cancel' }}</AppButton>
       <AppButton kind="main" :disabled="!event || busy" @click="done">{{
         looks.confirm
       }}</AppButton>

@@ -307,8 +307,8 @@ async function done() {
       </p>
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
-    <template #actions>
-      <AppButton @click="open = false">Cancel</AppButton>
+    <template #actions="{ close }">
+      <AppButton @click="close">Cancel</AppButton>
       <AppButton kind="main" @click="done">Keep</AppButton>
     </template>
   </AppDialog>

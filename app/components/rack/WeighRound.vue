@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
+import { z } from 'zod'
 import { oddWeight } from '#core/rack/oddWeight'
 
 /** One round at the scale through many batches: a row of marked bars for each, Enter goes on to the next. */
@@ -7,7 +8,19 @@ const round = useWeighRound()
 const batches = useBatches()
 const workshop = useWorkshop()
 const { say, today } = storeToRefs(workshop)
-const open = computed({ get: () => true, set: () => (round.value = null) })
+/** What is typed outlives a reload; once it is kept or thrown away it is gone. */
+const draft = 'mantle-weigh-round'
+const typed = useKept<Record<string, number | null>>(
+  draft,
+  {},
+  bySchema(z.record(z.string(), z.number().nullable())),
+)
+const open = computed({ get: () => true, set: end })
+function end() {
+  typed.value = {}
+  round.value = null
+  void nextTick(() => forgetHere(draft))
+}
 const day = ref(today.value)
 /** From a spreadsheet instead. */
 const table = ref(false)
@@ -23,15 +36,14 @@ const rows = computed(() =>
     ).map(({ bar, grams }) => ({ bar, last: grams, key: `${batch.id} ${bar}` })),
   })),
 )
-const typed = reactive<Record<string, number | null>>({})
 const sure = reactive<Record<string, boolean>>({})
 const oddOf = (batch: BatchSummary, bar: number) => {
-  const grams = typed[`${batch.id} ${bar}`]
+  const grams = typed.value[`${batch.id} ${bar}`]
   return grams == null ? null : oddWeight(batch.facts, bar, grams, day.value, say.value)
 }
 /** What the scale says, where one is chosen: nothing lies on it under a gram. */
 const live = ref<{ grams: number | null; steady: boolean }>({ grams: null, steady: false })
-const filled = computed(() => Object.values(typed).filter((grams) => grams != null).length)
+const filled = computed(() => Object.values(typed.value).filter((grams) => grams != null).length)
 const odd = computed(() =>
   rows.value.flatMap(({ batch, bars }) =>
     bars.filter(({ bar, key }) => oddOf(batch, bar) && !sure[key]),
@@ -45,9 +57,9 @@ function onward(event: KeyboardEvent) {
   event.preventDefault()
   const key = rows.value.flatMap(({ bars }) => bars)[at]?.key
   // An empty field takes what lies still on the scale.
-  if (key && typed[key] == null && live.value.grams !== null) {
+  if (key && typed.value[key] == null && live.value.grams !== null) {
     if (!live.value.steady) return
-    typed[key] = live.value.grams
+    typed.value[key] = live.value.grams
   }
   fields[at + 1]?.focus()
 }
@@ -60,7 +72,7 @@ async function keep() {
   let all = true
   for (const { batch, bars } of rows.value) {
     const weighed = bars.flatMap(({ bar, key }) =>
-      typed[key] == null ? [] : [{ bar, grams: typed[key] }],
+      typed.value[key] == null ? [] : [{ bar, grams: typed.value[key] }],
     )
     if (!weighed.length) continue
     const kept = await batches.tell(
@@ -70,16 +82,25 @@ async function keep() {
       ids.of(batch.id),
     )
     if (kept) ids.forget(batch.id)
-    if (kept) for (const { key } of bars) typed[key] = null
+    if (kept) for (const { key } of bars) typed.value[key] = null
     else all = false
   }
   busy.value = false
-  if (all) round.value = null
+  if (all) end()
 }
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Weigh the marked bars" wide>
+  <AppDialog
+    v-model="open"
+    title="Weigh the marked bars"
+    wide
+    :keep="
+      filled && !odd.length && !table
+        ? { says: `Keep ${say.count(filled, 'weight', 'weights')}`, act: keep }
+        : undefined
+    "
+  >
     <LazyWeighInTable v-if="table" class="px-5 py-4" @done="open = false" />
     <form v-else class="px-5 py-4" @submit.prevent>
       <p v-if="!rows.length" class="text-ink-2">
@@ -141,14 +162,14 @@ async function keep() {
         </p>
       </div>
     </form>
-    <template #actions>
+    <template #actions="{ close }">
       <span v-if="odd.length" class="self-center text-sm text-warn"
         >{{ say.count(odd.length, 'odd weight', 'odd weights') }} to look at</span
       >
       <AppButton class="mr-auto" @click="table = !table">{{
         table ? 'At the scale' : 'From a table'
       }}</AppButton>
-      <AppButton @click="open = false">Cancel</AppButton>
+      <AppButton @click="close">Cancel</AppButton>
       <AppButton
         v-if="!table"
         kind="main"

@@ -38,7 +38,7 @@ async function copy() {
 
 <template>
   <AppButton @click="show"><CalendarDays :size="16" aria-hidden="true" /> Calendar</AppButton>
-  <AppDialog v-model="open" title="What is due, in your calendar">
+  <AppDialog v-model="open" title="What is due, in your calendar" live>
     <div class="grid gap-3 px-5 py-4">
       <p class="text-ink-2">
         Unmoulding, tests, weigh-ins, turning and ready dates. The file is as of now; the address is

@@ -15,6 +15,10 @@ const toasts = useToasts()
       :key="toast.id"
       class="pointer-events-auto flex max-w-full items-center gap-4 rounded-md py-2.5 pr-2 pl-4 text-white"
       :class="toast.bad ? 'bg-stop' : 'bg-slate'"
+      @focusin="toasts.hold(toast)"
+      @focusout="toasts.letGo(toast)"
+      @pointerenter="toasts.hold(toast)"
+      @pointerleave="toasts.letGo(toast)"
     >
       <span>{{ toast.says }}</span>
       <button

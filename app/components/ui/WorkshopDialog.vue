@@ -151,11 +151,11 @@ async function done() {
       </p>
       <button type="submit" class="hidden" tabindex="-1" aria-hidden="true" />
     </form>
-    <template #actions>
+    <template #actions="{ close }">
       <NuxtLink to="/workshop" class="link mr-auto self-center" @click="open = false"
         >Devices and backup</NuxtLink
       >
-      <AppButton @click="open = false">Cancel</AppButton>
+      <AppButton @click="close">Cancel</AppButton>
       <AppButton kind="main" @click="done">Keep</AppButton>
     </template>
   </AppDialog>
