@@ -20,8 +20,11 @@ export function useDueAnswers() {
         'Unwrapped.',
       )
     else if (kind === 'turn')
-      for (const { id, name, number } of all)
-        await batches.tell(id, { kind: 'turned', day: today.value }, `${name} ${number} is turned.`)
+      await batches.tellAll(all, { kind: 'turned', day: today.value }, (of) =>
+        of.length > 1
+          ? `${of.length} batches turned.`
+          : `${of[0]!.name} ${of[0]!.number} is turned.`,
+      )
   }
   return answer
 }

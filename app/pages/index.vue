@@ -1,11 +1,7 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import { thumbnailOf } from '#core/formula/thumbnail'
-import { dueOf, rounds, type Due } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
-import { daysBetween } from '#core/units/days'
 import { purposeNames } from '~/utils/purposeNames'
-import { sumOf } from '#core/statistics/sum'
 
 const { library } = storeToRefs(useMaterials())
 const batches = useBatches()
@@ -21,102 +17,17 @@ onMounted(() => {
   void formulas.load()
 })
 
-const byId = computed(() => new Map(batches.list.map((batch) => [batch.id, batch])))
-const due = computed(() => dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack))
-/** Turning and weighing are one round through the room each; everything else is a job of its own. */
-interface Job {
-  kind: Due['kind']
-  batches: BatchSummary[]
-  says: string
-  because: string
-}
-function jobsOf(dues: Due[]): Job[] {
-  const jobs: Job[] = []
-  for (const one of dues) {
-    const batch = byId.value.get(one.batchId)!
-    const same = rounds.has(one.kind) && jobs.find(({ kind }) => kind === one.kind)
-    if (same) same.batches.push(batch)
-    else jobs.push({ kind: one.kind, batches: [batch], ...jobWords(one, batch) })
-  }
-  return jobs.map((job) => (rounds.has(job.kind) ? { ...job, ...roundWords(job) } : job))
-}
-function roundWords({ kind, batches: all }: Job) {
-  const names = all.map(({ name, number }) => `${name} ${number}`)
-  const because =
-    names.length > 4
-      ? `${say.value.list(names.slice(0, 4))} and ${names.length - 4} more`
-      : say.value.list(names)
-  const bars = sumOf(all, (batch) => standingOf(batch, today.value).bars)
-  return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
-}
-function jobWords(one: Due, batch: BatchSummary) {
-  const name = `Batch ${batch.number}`
-  const window = one.between ? whenText(one.between, workshop.settings.timeZone) : ''
-  const late = daysBetween(one.on, today.value)
-  const when = one.on <= today.value ? '' : `, ${dayText(one.on, { weekday: true })}`
-  switch (one.kind) {
-    case 'pour':
-      return {
-        says: `Pour ${batch.name}`,
-        because: `${name} is planned: its plan and vessels are ready at the bench`,
-      }
-    case 'peek':
-      return {
-        says: `Look under the cover of ${batch.name}`,
-        because: `${name}, ${window}. Cracked or rising? Uncover it and cool it`,
-      }
-    case 'unwrap':
-      return {
-        says: `Unwrap ${batch.name}`,
-        because: `${name}, ${window}. Let it come to the warmth of the room`,
-      }
-    case 'thaw':
-      return {
-        says: `Take ${batch.name} out of the freezer`,
-        because: `${name}, ${window}. Let it stand ten minutes, then unmould and cut; it sweats a little`,
-      }
-    case 'cut':
-      return {
-        says: `Unmould and cut ${batch.name}`,
-        because: window
-          ? `${name}, best ${window}. Firm to the touch? Gloves on`
-          : late > 0
-            ? `${name} has waited ${say.value.count(late, 'day', 'days')}; a hard loaf crumbles under the wire`
-            : `${name}${when}. Firm to the touch? Gloves on`,
-      }
-    case 'strip': {
-      const { state } = batch.facts.usable
-      return {
-        says: `${state === 'untested' ? 'Test' : 'Test again'}: ${batch.name}`,
-        because:
-          state === 'untested'
-            ? `${name}${when}: a strip on wet lather; 8 to 10 is soap`
-            : `${name} is ${usableText(batch)}${when}`,
-      }
-    }
-    case 'weigh':
-    case 'turn':
-      return { says: '', because: '' }
-    case 'ready': {
-      const { bars, by } = standingOf(batch, today.value)
-      const label = batch.facts.drying
-        ? `, label them ${labelText(batch.facts.drying, workshop.say)}`
-        : ''
-      return {
-        says: `${batch.name} is ready ${one.on === today.value ? 'today' : `${by === 'weight' ? 'about ' : ''}${dayText(one.on, { weekday: true })}`}`,
-        because: `${name}, ${bars} bars${label}; ${by === 'weight' ? 'dry by weight' : `${batch.cure.days} days by the calendar`}`,
-      }
-    }
-  }
-}
+const { overdue, today: todays, week } = useDueJobs()
 const lists = computed(() => [
-  { title: 'Before the day ends', jobs: jobsOf(due.value.today) },
-  { title: 'This week', jobs: jobsOf(due.value.week) },
+  { title: 'Overdue', jobs: overdue.value, late: true },
+  { title: 'Before the day ends', jobs: todays.value, late: false },
+  { title: 'This week', jobs: week.value, late: false },
 ])
+const listed = computed(() => lists.value.filter(({ late, jobs }) => !late || jobs.length))
 /** Jobs of a list that are shown before somebody asks for all of them. */
 const atFirst = 20
 const whole = ref<Record<string, boolean>>({})
-const shownOf = ({ title, jobs }: { title: string; jobs: Job[] }) =>
+const shownOf = ({ title, jobs }: { title: string; jobs: DueJob[] }) =>
   whole.value[title] ? jobs : jobs.slice(0, atFirst)
 const answer = useDueAnswers()
 const drying = computed(() =>
@@ -150,11 +61,8 @@ async function start() {
         <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
           {{ batches.problem }}
         </p>
-        <template v-for="(list, place) in lists" :key="list.title">
-          <h2
-            class="px-4 pt-3 pb-2"
-            :class="place === 0 && list.jobs.length ? 'bg-warn-ground !text-warn' : ''"
-          >
+        <template v-for="list in listed" :key="list.title">
+          <h2 class="px-4 pt-3 pb-2" :class="list.late ? 'bg-warn !text-white' : ''">
             {{ list.title }}
           </h2>
           <ul>
@@ -162,15 +70,19 @@ async function start() {
               v-for="job in shownOf(list)"
               :key="`${job.batches[0]!.id} ${job.kind}`"
               class="grid grid-cols-[44px_1fr_auto] items-center gap-3.5 border-t border-line-2 px-4 py-3"
+              :class="list.late ? 'bg-[#f5efe0]' : ''"
             >
               <BarThumbnail :thumbnail="job.batches[0]!.thumbnail" />
               <div class="min-w-0">
                 <b class="text-[15.5px] font-[650]">{{ job.says }}</b>
                 <p class="text-[13.5px] text-ink-2">{{ job.because }}</p>
               </div>
-              <AppButton v-if="dueAnswers[job.kind]" @click="answer(job.kind, job.batches)">{{
-                dueAnswers[job.kind]
-              }}</AppButton>
+              <AppButton
+                v-if="dueAnswers[job.kind]"
+                :kind="list.late && job === list.jobs[0] ? 'main' : 'plain'"
+                @click="answer(job.kind, job.batches)"
+                >{{ dueAnswers[job.kind] }}</AppButton
+              >
               <AppButton
                 v-else
                 :to="
@@ -191,7 +103,7 @@ async function start() {
             </button>
           </p>
           <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-3 text-ink-2">
-            {{ place === 0 ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
+            {{ list.jobs === todays ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
           </p>
         </template>
       </section>
@@ -242,7 +154,9 @@ async function start() {
             </li>
           </ul>
           <div class="border-t border-line-2 px-4 py-3">
-            <AppButton kind="main" @click="start">New formula</AppButton>
+            <AppButton :kind="overdue.length ? 'plain' : 'main'" @click="start"
+              >New formula</AppButton
+            >
           </div>
         </section>
         <RunsOut :batches="batches.list" />

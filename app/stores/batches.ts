@@ -48,8 +48,7 @@ export const useBatches = defineStore('batches', () => {
     says: string,
     id = newId(),
   ): Promise<Batch | 'waiting' | null> {
-    const told = { batchId, event: { ...event, id } as BatchEvent, says, at: Date.now() }
-    const answer = await useOutbox().deliver(told)
+    const answer = await deliver(batchId, event, says, id)
     if (answer === 'refused') return null
     if (answer === 'waiting') return answer
     const undo =
@@ -58,6 +57,33 @@ export const useBatches = defineStore('batches', () => {
         : async () => void (await tell(batchId, { kind: 'undone', event: id }, 'Taken back.'))
     toasts.show(says, { undo })
     return answer
+  }
+  const deliver = (batchId: string, event: NewBatchEvent, says: string, id: string) =>
+    useOutbox().deliver({ batchId, event: { ...event, id } as BatchEvent, says, at: Date.now() })
+
+  /**
+   * The same of several batches, with one way back for all of them. What waits for Mantle or was refused is told apart.
+   * @param says of which of them it is told
+   */
+  async function tellAll<One extends Pick<BatchSummary, 'id'>>(
+    all: readonly One[],
+    event: NewBatchEvent,
+    says: (of: readonly One[]) => string,
+  ) {
+    const kept: { batch: One; id: string }[] = []
+    for (const batch of all) {
+      const id = newId()
+      const answer = await deliver(batch.id, event, says([batch]), id)
+      if (answer !== 'refused' && answer !== 'waiting') kept.push({ batch, id })
+    }
+    if (!kept.length) return
+    toasts.show(says(kept.map(({ batch }) => batch)), {
+      undo: async () => {
+        for (const { batch, id } of kept)
+          await deliver(batch.id, { kind: 'undone', event: id }, 'Taken back.', newId())
+        toasts.show('Taken back.')
+      },
+    })
   }
 
   /** Batches of which nothing is left, newest first; nothing when they cannot be asked for. */
@@ -78,5 +104,5 @@ export const useBatches = defineStore('batches', () => {
     if (latest.value?.id === id) latest.value = batch
   }
 
-  return { list, loaded, problem, load, make, keep, tell, refresh, gone, latest }
+  return { list, loaded, problem, load, make, keep, tell, tellAll, refresh, gone, latest }
 })

@@ -94,3 +94,12 @@ export function instantAt(day: string, time: string, timeZone: string): string {
   const [hour, minute] = time.split(':').map(Number)
   return new Date(+new TZDate(year!, month! - 1, date!, hour!, minute!, timeZone)).toISOString()
 }
+
+/** How long ago the hours of something were over, rounded as people say it: 45 min past, 3 h past; empty while they are not. */
+export function pastText({ between }: { between: { to: string } | null }, now: number): string {
+  const minutes = between ? (now - Date.parse(between.to)) / 60_000 : 0
+  if (minutes < 1) return ''
+  if (minutes < 90) return `${Math.max(5, Math.round(minutes / 5) * 5)} min past`
+  if (minutes < 36 * 60) return `${Math.round(minutes / 60)} h past`
+  return `${Math.round(minutes / 1440)} days past`
+}

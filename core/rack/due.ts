@@ -163,3 +163,14 @@ export function dueOf(
       .sort((a, b) => a.on.localeCompare(b.on) || rank(a) - rank(b)),
   }
 }
+
+/**
+ * Whether the time of something is over: its hours have passed, or its day. A round through the room waits.
+ * @param now ms of the workshop's clock
+ * @example isLate({ batchId: '', kind: 'strip', on: '2026-03-02', between: null }, { now: 0, today: '2026-03-03' }) // true
+ */
+export const isLate = (
+  { kind, on, between }: Due,
+  { now, today }: { now: number; today: Day },
+): boolean =>
+  !rounds.has(kind) && kind !== 'ready' && (between ? Date.parse(between.to) < now : on < today)

@@ -1,0 +1,99 @@
+import { plainWord } from '#core/materials/tokens'
+
+/** Something that can be done with a thing. */
+export interface Verb {
+  /** As it is typed: weigh, turn, print. */
+  word: string
+  /** Other words for the same. */
+  also?: readonly string[]
+  act: () => unknown
+  /** Why it cannot be done now; not there where it can. */
+  whyNot?: string
+}
+/** Something that can be found: a batch, a formula, a material, a page. */
+export interface Thing {
+  id: string
+  name: string
+  /** What it is, beside its name; found by too. */
+  also: string
+  thumbnail?: string[] | null
+  /** What is done with it, the usual first. */
+  verbs: readonly Verb[]
+}
+export interface Found {
+  thing: Thing
+  /** Place in the verbs of what Enter does. */
+  verb: number
+}
+export interface Finding {
+  /** The word that was read as something to do, as it was typed; empty where none was. */
+  verb: string
+  /** What was read as part of names. */
+  names: string[]
+  /** With that verb, what can be done first. */
+  doIt: Found[]
+  /** Called so, whatever is done with it. */
+  called: Found[]
+}
+
+const wordsOf = (text: string) =>
+  plainWord(text)
+    .split(/[\s,.()]+/)
+    .filter(Boolean)
+/** Letters from which on the beginning of a verb is one. */
+const least = 3
+
+const means = ({ word, also = [] }: Verb, typed: string) =>
+  [word, ...also].some((one) => {
+    const plain = plainWord(one)
+    return plain === typed || (typed.length >= least && plain.startsWith(typed))
+  })
+
+/** How well a name fits what was typed: 0 begins with it, 1 a word of it does, 2 within; null not at all. */
+function fit({ name, also }: Thing, typed: readonly string[]): number | null {
+  const own = wordsOf(name)
+  const all = [...own, ...wordsOf(also)]
+  if (!typed.every((word) => all.some((one) => one.includes(word)))) return null
+  const [first] = typed
+  if (!first || plainWord(name).startsWith(typed.join(' '))) return 0
+  return own.some((one) => one.startsWith(first)) ? 1 : 2
+}
+
+/**
+ * What a typed line finds: things by their names, and with a verb in it what is to be done with them.
+ * @param most of each group
+ */
+export function findIn(things: readonly Thing[], line: string, most = 6): Finding {
+  const words = wordsOf(line)
+  const fitting = (typed: readonly string[]) =>
+    things
+      .flatMap((thing) => {
+        const rank = fit(thing, typed)
+        return rank === null ? [] : [{ thing, rank }]
+      })
+      .sort((a, b) => a.rank - b.rank)
+  const none = { verb: '', names: words, doIt: [] }
+  const named = fitting(words).map(({ thing }) => ({ thing, verb: 0 }))
+  for (const [place, typed] of words.entries()) {
+    const names = words.filter((_, index) => index !== place)
+    const able = fitting(names).flatMap(({ thing }) => {
+      const verb = thing.verbs.findIndex((one) => means(one, typed))
+      return verb < 0 ? [] : [{ thing, verb }]
+    })
+    if (!able.length) continue
+    const can = ({ thing, verb }: Found) => thing.verbs[verb]!.whyNot === undefined
+    const doIt = [...able.filter(can), ...able.filter((one) => names.length > 0 && !can(one))]
+    if (!doIt.length) continue
+    const taken = new Set(doIt.map(({ thing }) => thing.id))
+    const others = names.length ? fitting(names).map(({ thing }) => ({ thing, verb: 0 })) : []
+    const called = [...named, ...others].filter(({ thing }) => !taken.has(thing.id))
+    const once = new Map(called.map((one) => [one.thing.id, one]))
+    return {
+      verb: typed,
+      names,
+      doIt: doIt.slice(0, most),
+      called: [...once.values()].slice(0, most),
+    }
+  }
+  return { ...none, called: named.slice(0, most * 2 - 2) }
+}
