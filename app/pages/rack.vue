@@ -95,10 +95,7 @@ function weigh() {
   void answer('weigh', [...new Set([...dueFor('weigh'), ...cut])])
 }
 useShortcuts({ w: weigh })
-/** By what is drawn: the stages of drying, or the room's own places. */
-const view = useKept<'stages' | 'room'>('mantle-rack-view', 'stages', (value) =>
-  value === 'room' || value === 'stages' ? value : null,
-)
+const view = useRackView()
 const roomOpen = ref(false)
 const judging = ref(false)
 const room = useRoom()

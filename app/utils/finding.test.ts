@@ -54,6 +54,14 @@ describe('a line in the box that finds and does', () => {
     }
   })
 
+  it('what is called just so comes before what begins so', () => {
+    expect(names(findIn(things, 'hostel bar').called)).toEqual([
+      'Hostel Bar',
+      'Hostel Bar 36',
+      'Hostel Bar 30',
+    ])
+  })
+
   it('knows other words for the same, and a number for a batch', () => {
     const { doIt } = findIn(things, 'strip 30')
     expect(names(doIt)).toEqual(['Hostel Bar 30'])
@@ -64,6 +72,12 @@ describe('a line in the box that finds and does', () => {
     const { doIt, called } = findIn(things, 'weigh')
     expect(names(doIt)).toEqual(['Hostel Bar 30', 'Quiet Olive 28'])
     expect(names(called)).toEqual(['Weighing scale'])
+  })
+
+  it('the beginning of a verb that is part of a name is that name', () => {
+    const bars = things.map((one) => ({ ...one, verbs: [...one.verbs, verb('bars out')] }))
+    expect(findIn(bars, 'hostel bar 30')).toMatchObject({ verb: '', doIt: [] })
+    expect(names(findIn(bars, 'hostel bar 30').called)).toEqual(['Hostel Bar 30'])
   })
 
   it('two letters are no verb, and a verb that nothing so called has is a word', () => {

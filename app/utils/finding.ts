@@ -43,20 +43,22 @@ const wordsOf = (text: string) =>
 /** Letters from which on the beginning of a verb is one. */
 const least = 3
 
-const means = ({ word, also = [] }: Verb, typed: string) =>
+/** Whether a verb is meant: by its whole word, or by its beginning where that is not part of what things are called. */
+const means = ({ word, also = [] }: Verb, typed: string, begun: boolean) =>
   [word, ...also].some((one) => {
     const plain = plainWord(one)
-    return plain === typed || (typed.length >= least && plain.startsWith(typed))
+    return plain === typed || (begun && typed.length >= least && plain.startsWith(typed))
   })
 
-/** How well a name fits what was typed: 0 begins with it, 1 a word of it does, 2 within; null not at all. */
+/** How well a name fits what was typed: 0 it is it, 1 it begins with it, 2 a word of it does, 3 within; null not at all. */
 function fit({ name, also }: Thing, typed: readonly string[]): number | null {
   const own = wordsOf(name)
   const all = [...own, ...wordsOf(also)]
   if (!typed.every((word) => all.some((one) => one.includes(word)))) return null
   const [first] = typed
-  if (!first || plainWord(name).startsWith(typed.join(' '))) return 0
-  return own.some((one) => one.startsWith(first)) ? 1 : 2
+  if (own.join(' ') === typed.join(' ')) return 0
+  if (!first || own.join(' ').startsWith(typed.join(' '))) return 1
+  return own.some((one) => one.startsWith(first)) ? 2 : 3
 }
 
 /**
@@ -77,7 +79,7 @@ export function findIn(things: readonly Thing[], line: string, most = 6): Findin
   for (const [place, typed] of words.entries()) {
     const names = words.filter((_, index) => index !== place)
     const able = fitting(names).flatMap(({ thing }) => {
-      const verb = thing.verbs.findIndex((one) => means(one, typed))
+      const verb = thing.verbs.findIndex((one) => means(one, typed, !named.length))
       return verb < 0 ? [] : [{ thing, verb }]
     })
     if (!able.length) continue

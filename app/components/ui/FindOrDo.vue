@@ -1,36 +1,16 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import type { BatchSummary } from '#contracts/batch'
-import { standingOf, type RackStage } from '#core/rack/standing'
+import { capital } from '#core/units/language'
 import { watchDebounced } from '@vueuse/core'
-import { plainWord } from '#core/materials/tokens'
-import { stations } from '~/utils/stations'
+import { findIn, type Found } from '~/utils/finding'
 
-interface Hit {
-  id: string
-  says: string
-  also: string
-  go: () => unknown
-}
-
-const stageNames: Record<RackStage, string> = {
-  planned: 'planned',
-  'first-days': 'fresh',
-  drying: 'drying',
-  'last-weeks': 'nearly ready',
-  ready: 'ready',
-  left: 'off the rack',
-}
+/** Finds a thing by its name and does something with it; with nothing typed, what is due. */
 const open = usePalette()
-const keyHelp = useKeyHelp()
 const query = ref('')
-const router = useRouter()
-const formulas = useFormulas()
 const batches = useBatches()
-const workshop = useWorkshop()
-
-void formulas.load()
-void batches.load()
+const { overdue, today: todays } = useDueJobs()
+const answer = useDueAnswers()
 
 /** Batches that are off the rack are looked up as somebody types. */
 const gone = shallowRef<BatchSummary[]>([])
@@ -42,134 +22,179 @@ watchDebounced(
   },
   { debounce: 150 },
 )
-const all = computed<Hit[]>(() => [
-  {
-    id: 'new',
-    says: 'New formula',
-    also: 'write a formula from nothing',
-    go: async () => router.push(`/formulas/${await formulas.create()}`),
-  },
-  {
-    id: 'check',
-    says: 'Check a recipe',
-    also: 'paste fats, lye and water',
-    go: () => router.push('/formulas/check'),
-  },
-  {
-    id: 'materials',
-    says: 'Materials',
-    also: 'fats, liquids, extras and their values',
-    go: () => router.push('/formulas/materials'),
-  },
-  {
-    id: 'finder',
-    says: 'Find a formula',
-    also: 'the best blend of fats you have',
-    go: () => router.push('/formulas/find'),
-  },
-  {
-    id: 'explained',
-    says: 'Explained',
-    also: 'how every estimate is reckoned, and how far to trust it',
-    go: () => router.push('/explained'),
-  },
-  {
-    id: 'moulds',
-    says: 'Moulds',
-    also: 'what the workshop pours into',
-    go: () => router.push('/formulas/moulds'),
-  },
-  {
-    id: 'compare',
-    says: 'Compare',
-    also: 'two formulas, versions or batches side by side',
-    go: () => router.push('/formulas/compare'),
-  },
-  ...stations.map(({ name, path, key }) => ({
-    id: path,
-    says: name,
-    also: `station, g ${key}`,
-    go: () => router.push(path),
-  })),
-  {
-    id: 'settings',
-    says: 'Workshop settings',
-    also: 'units, scale, time zone',
-    go: () => (workshop.dialogOpen = true),
-  },
-  {
-    id: 'workshop',
-    says: 'The workshop: devices and backup',
-    also: 'pair a tablet, rights, back up, restore, network',
-    go: () => router.push('/workshop'),
-  },
-  {
-    id: 'emergency',
-    says: 'Emergency',
-    also: 'lye in an eye, on skin, swallowed, boiling over, spilled',
-    go: () => router.push('/emergency'),
-  },
-  { id: 'keys', says: 'Keys', also: 'what the keyboard does, ?', go: () => (keyHelp.value = true) },
-  ...formulas.list.map((formula) => ({
-    id: formula.id,
-    says: formula.document.name,
-    also: 'formula',
-    go: () => router.push(`/formulas/${formula.id}`),
-  })),
-  ...[...batches.list, ...gone.value].map((batch) => ({
-    id: batch.id,
-    says: `${batch.name} ${batch.number}`,
-    also: `batch, ${stageNames[standingOf(batch, workshop.today).stage]}`,
-    go: () => router.push(`/batches/${batch.id}`),
-  })),
-])
-const hits = computed(() => {
-  const typed = plainWord(query.value.trim())
-  const words = typed.split(/\s+/)
-  const matches = all.value.filter(({ says, also }) =>
-    words.every((word) => plainWord(`${says} ${also}`).includes(word)),
-  )
-  const starts = ({ says }: Hit) => plainWord(says).startsWith(typed)
-  return [...matches.filter(starts), ...matches.filter((hit) => !starts(hit))].slice(0, 9)
-})
-function choose(hit: Hit | null) {
-  open.value = false
-  if (hit) void hit.go()
+const things = useThings(() => gone.value)
+const finding = computed(() => findIn(things.value, query.value))
+/** Verbs that Tab chose of a thing in place of the usual one. */
+const chosen = ref<Record<string, number>>({})
+watch(query, () => (chosen.value = {}))
+
+interface Row {
+  key: string
+  thumbnail?: string[] | null
+  says: string
+  also: string
+  /** Which of several verbs is lit, and all of them. */
+  verbs: { word: string; lit: boolean; at: number; off: boolean }[]
+  whyNot: string | undefined
+  act: () => unknown
+  found: Found | null
 }
+const rowOf = (found: Found, verb: string): Row => {
+  const { thing } = found
+  const at = chosen.value[thing.id] ?? found.verb
+  const does = thing.verbs[at]!
+  const named = verb || chosen.value[thing.id] !== undefined
+  return {
+    key: thing.id,
+    thumbnail: thing.thumbnail,
+    says: named ? `${capital(does.word)} ${thing.name}` : thing.name,
+    also: does.whyNot ?? thing.also,
+    verbs: thing.verbs.map(({ word, whyNot }, place) => ({
+      word,
+      at: place,
+      lit: place === at,
+      off: whyNot !== undefined,
+    })),
+    whyNot: does.whyNot,
+    act: does.act,
+    found,
+  }
+}
+const due = (jobs: DueJob[]): Row[] =>
+  jobs.slice(0, 6).map((job) => ({
+    key: `${job.kind} ${job.batches[0]!.id}`,
+    thumbnail: job.batches[0]!.thumbnail,
+    says: job.says,
+    also: job.because,
+    verbs: [],
+    whyNot: undefined,
+    act: () =>
+      dueAnswers[job.kind]
+        ? answer(job.kind, job.batches)
+        : navigateTo(
+            job.kind === 'pour' ? `/bench/${job.batches[0]!.id}` : `/batches/${job.batches[0]!.id}`,
+          ),
+    found: null,
+  }))
+const groups = computed((): { title: string; late?: boolean; rows: Row[] }[] => {
+  const { verb, doIt, called } = finding.value
+  const all = query.value.trim()
+    ? [
+        { title: 'Do it', rows: doIt.map((one) => rowOf(one, verb)) },
+        {
+          title: verb ? `Not to ${verb}, but called so` : 'Called so',
+          rows: called.map((one) => rowOf(one, '')),
+        },
+      ]
+    : [
+        { title: 'Overdue', late: true, rows: due(overdue.value) },
+        { title: 'Before the day ends', rows: due(todays.value) },
+        { title: 'Anywhere', rows: called.slice(0, 4).map((one) => rowOf(one, '')) },
+      ]
+  return all.filter(({ rows }) => rows.length)
+})
+function choose(row: Row | null) {
+  if (!row || row.whyNot) return
+  open.value = false
+  void row.act()
+}
+/** Tab goes through what can be done with the lit thing. */
+function nextVerb(event: KeyboardEvent, row: Row | null) {
+  if (!row?.found) return
+  event.preventDefault()
+  event.stopImmediatePropagation()
+  const { thing } = row.found
+  const can = row.verbs.filter(({ off }) => !off)
+  const at = can.findIndex(({ lit }) => lit)
+  const next = can.at((at + (event.shiftKey ? -1 : 1)) % can.length)
+  if (next) chosen.value = { ...chosen.value, [thing.id]: next.at }
+}
+const read = computed(() => {
+  const { verb, names } = finding.value
+  return verb ? `${verb}: a thing to do${names.length ? ` · ${names.join(' ')}: a name` : ''}` : ''
+})
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Find or do" hide-title>
-    <Combobox :model-value="null" nullable @update:model-value="choose">
-      <ComboboxInput
-        class="w-full rounded-t-md bg-transparent px-5 py-4 text-[17px] outline-none"
-        aria-label="Find a formula or batch, or do something"
-        placeholder="Find a formula or batch, or do something"
-        autocomplete="off"
-        @focus="takeTyped($event.target as HTMLInputElement)"
-        @change="query = ($event.target as HTMLInputElement).value"
-      />
-      <ComboboxOptions static class="max-h-[60vh] overflow-y-auto border-t border-line-2 p-1.5">
-        <ComboboxOption
-          v-for="hit in hits"
-          :key="hit.id"
-          v-slot="{ active }"
-          :value="hit"
-          as="template"
-        >
+  <AppDialog v-model="open" title="Find or do" hide-title wide>
+    <Combobox
+      v-slot="{ activeOption }"
+      :model-value="null"
+      nullable
+      by="key"
+      @update:model-value="choose"
+    >
+      <div
+        @keydown.tab.capture="nextVerb($event, activeOption as Row | null)"
+        @keydown.esc.capture.stop="open = false"
+      >
+        <ComboboxInput
+          class="w-full rounded-t-md bg-transparent px-5 py-4 text-[20px] font-semibold outline-none placeholder:font-normal"
+          aria-label="Find a formula or batch, or do something"
+          placeholder="Weigh, print, find honey"
+          autocomplete="off"
+          @focus="takeTyped($event.target as HTMLInputElement)"
+          @change="query = ($event.target as HTMLInputElement).value"
+        />
+      </div>
+      <p v-if="read" class="border-t border-line-2 px-5 py-1.5 text-sm text-ink-2" role="status">
+        {{ read }}
+      </p>
+      <ComboboxOptions static class="max-h-[60vh] overflow-y-auto border-t border-line-2">
+        <template v-for="group in groups" :key="group.title">
           <li
-            class="flex justify-between gap-4 rounded-sm px-3.5 py-2"
-            :class="active ? 'bg-line-2' : ''"
+            role="presentation"
+            class="px-5 py-1.5 text-sm font-[650]"
+            :class="group.late ? 'bg-warn text-white' : 'bg-[#f0f3f1] text-ink-2'"
           >
-            <b class="font-semibold">{{ hit.says }}</b><span class="text-ink-2">{{
-              hit.also
-            }}</span>
+            {{ group.title }}
           </li>
-        </ComboboxOption>
-        <li v-if="!hits.length" role="option" aria-selected="false" class="px-3.5 py-2 text-ink-2">
+          <ComboboxOption
+            v-for="row in group.rows"
+            :key="row.key"
+            v-slot="{ active }"
+            :value="row"
+            as="template"
+          >
+            <li
+              class="grid min-h-12 grid-cols-[44px_1fr_auto] items-center gap-x-3.5 border-b border-line-2 px-5 py-1.5"
+              :class="[active ? 'bg-[#f5efe0]' : '', row.whyNot ? 'text-ink-2' : '']"
+              :aria-disabled="row.whyNot ? true : undefined"
+            >
+              <BarThumbnail v-if="row.thumbnail" :thumbnail="row.thumbnail" />
+              <span v-else />
+              <span class="min-w-0"
+                ><b class="block font-[650]">{{ row.says }}</b>
+                <small class="block truncate text-sm text-ink-2">{{ row.also }}</small></span
+              >
+              <kbd v-if="active && !row.whyNot" aria-hidden="true">Enter</kbd>
+              <span
+                v-if="active && row.verbs.length > 1"
+                class="col-span-2 col-start-2 flex flex-wrap gap-x-3 text-sm text-ink-2"
+                aria-hidden="true"
+                >or, with Tab
+                <span
+                  v-for="verb in row.verbs.filter(({ off, lit }) => !off && !lit)"
+                  :key="verb.word"
+                  class="cursor-pointer border-b border-line-3 font-semibold text-ink"
+                  @click.stop="chosen = { ...chosen, [row.found!.thing.id]: verb.at }"
+                  >{{ verb.word }}</span
+                ></span
+              >
+            </li>
+          </ComboboxOption>
+        </template>
+        <li v-if="!groups.length" role="option" aria-selected="false" class="px-5 py-3 text-ink-2">
           Nothing is called that. Try part of a name.
         </li>
       </ComboboxOptions>
+      <p
+        class="flex flex-wrap gap-x-5 px-5 py-2 text-sm text-ink-2 max-sm:hidden"
+        aria-hidden="true"
+      >
+        <span><kbd>↑</kbd> <kbd>↓</kbd> choose</span><span><kbd>Tab</kbd> another verb</span
+        ><span><kbd>Enter</kbd> do it</span><span><kbd>Esc</kbd> closes</span>
+      </p>
     </Combobox>
   </AppDialog>
 </template>

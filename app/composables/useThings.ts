@@ -1,0 +1,183 @@
+import type { BatchSummary } from '#contracts/batch'
+import { eventKinds, offers } from '#core/events/index'
+import { notCut, notPoured, type Kind } from '#core/events/kind'
+import { thumbnailOf } from '#core/formula/thumbnail'
+import { standingOf, type RackStage } from '#core/rack/standing'
+import type { Thing, Verb } from '~/utils/finding'
+import { stations } from '~/utils/stations'
+
+const stageNames: Record<RackStage, string> = {
+  planned: 'planned',
+  'first-days': 'fresh',
+  drying: 'drying',
+  'last-weeks': 'nearly ready',
+  ready: 'ready',
+  left: 'off the rack',
+}
+/** What is written down of a batch, as it is typed. */
+const told: readonly { word: string; also?: readonly string[]; kind: Kind }[] = [
+  { word: 'weigh', kind: 'weighed' },
+  { word: 'turn', also: ['turned'], kind: 'turned' },
+  { word: 'test', also: ['strip'], kind: 'strip' },
+  { word: 'cut', also: ['unmould'], kind: 'cut' },
+  { word: 'look', also: ['peek', 'check'], kind: 'checked' },
+  { word: 'note', kind: 'noted' },
+  { word: 'bars out', also: ['sell', 'give'], kind: 'out' },
+  { word: 'move', also: ['place'], kind: 'placed' },
+  { word: 'trouble', kind: 'trouble' },
+]
+/** Kinds that are told in one go, without asking. */
+const atOnce: ReadonlySet<Kind> = new Set(['turned'])
+
+/** All that can be found in the workshop, each with what can be done with it now. */
+export function useThings(gone: () => readonly BatchSummary[]) {
+  const router = useRouter()
+  const formulas = useFormulas()
+  const batches = useBatches()
+  const materials = useMaterials()
+  const moulds = useMoulds()
+  const goals = useGoals()
+  const workshop = useWorkshop()
+  const { today } = storeToRefs(workshop)
+  const round = useWeighRound()
+  const asked = useBatchDialog()
+  const keyHelp = useKeyHelp()
+  const view = useRackView()
+  void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load()])
+
+  const open = (path: string, word = 'open'): Verb => ({ word, act: () => router.push(path) })
+  function whyNot(kind: Kind, batch: BatchSummary): string | undefined {
+    const standing = standingOf(batch, today.value)
+    const may = new Set(offers(standing, batch.facts).map((offer) => offer.kind))
+    const rounds = kind === 'weighed' || kind === 'turned'
+    if (rounds ? standing.cutOn && standing.stage !== 'left' : may.has(kind)) return undefined
+    if (!standing.pouredOn) return notPoured
+    if (standing.stage === 'left') return 'Nothing is left of it.'
+    return standing.cutOn ? 'That is over.' : notCut
+  }
+  const toldOf = (batch: BatchSummary): Verb[] =>
+    told.map(({ word, also, kind }) => ({
+      word,
+      also,
+      whyNot: whyNot(kind, batch),
+      act: () =>
+        kind === 'weighed'
+          ? (round.value = [batch])
+          : atOnce.has(kind)
+            ? batches.tellAll(
+                [batch],
+                { kind: 'turned', day: today.value },
+                () => `${batch.name} ${batch.number} is turned.`,
+              )
+            : eventKinds[kind].dialog && (asked.value = { batch, asks: kind }),
+    }))
+  const batchThings = computed(() =>
+    [...batches.list, ...gone()].map((batch): Thing => {
+      const { stage, pouredOn, bars } = standingOf(batch, today.value)
+      return {
+        id: batch.id,
+        name: `${batch.name} ${batch.number}`,
+        also: `batch, ${stageNames[stage]}${pouredOn && bars ? `, ${bars} bars` : ''}`,
+        thumbnail: batch.thumbnail,
+        verbs: [
+          open(`/batches/${batch.id}`),
+          ...(pouredOn
+            ? []
+            : [{ ...open(`/bench/${batch.id}`, 'make'), also: ['bench', 'pour', 'start'] }]),
+          ...toldOf(batch),
+          open(`/batches/${batch.id}/sheet`, 'print'),
+        ],
+      }
+    }),
+  )
+  const formulaThings = computed(() =>
+    formulas.list.map(({ id, document }): Thing => ({
+      id,
+      name: document.name,
+      also: 'formula',
+      thumbnail: thumbnailOf(document, materials.library),
+      verbs: [
+        open(`/formulas/${id}`),
+        { ...open(`/formulas/${id}?make=1`, 'make'), also: ['batch', 'pour'] },
+        open(`/formulas/compare?a=f:${id}`, 'compare'),
+      ],
+    })),
+  )
+  const shelfThings = computed((): Thing[] => {
+    const { fats, liquids, additives } = materials.library
+    const material = (kind: string, one: { id: string; name: string }): Thing => ({
+      id: `material ${one.id}`,
+      name: one.name,
+      also: kind,
+      verbs: [open(`/formulas/materials?find=${encodeURIComponent(one.name)}`)],
+    })
+    return [
+      ...[...fats.values()].map((one) => material('fat', one)),
+      ...[...liquids.values()].map((one) => material('liquid', one)),
+      ...[...additives.values()].map((one) => material('extra or colour', one)),
+      ...moulds.list.map(({ id, document }) => ({
+        id,
+        name: document.name,
+        also: 'mould',
+        verbs: [open('/formulas/moulds')],
+      })),
+      ...workshop.settings.rack.places.map(({ id, name }) => ({
+        id: `place ${id}`,
+        name,
+        also: 'place in the drying room',
+        verbs: [
+          {
+            word: 'open',
+            act: () => {
+              view.value = 'room'
+              return router.push('/rack')
+            },
+          },
+        ],
+      })),
+      ...goals.list.map(({ id, document }) => ({
+        id,
+        name: document.what,
+        also: `${document.bars} promised for ${dayText(document.on, { today: today.value })}`,
+        verbs: [open('/')],
+      })),
+    ]
+  })
+  const page = (name: string, also: string, go: string | (() => unknown)): Thing => ({
+    id: `page ${name}`,
+    name,
+    also,
+    verbs: [typeof go === 'string' ? open(go) : { word: 'open', act: go }],
+  })
+  const pages: Thing[] = [
+    page('New formula', 'write one from nothing', async () =>
+      router.push(`/formulas/${await formulas.create()}`),
+    ),
+    ...stations.map(({ name, path, key }) => page(name, `station, g ${key}`, path)),
+    page('Check a recipe', 'paste fats, lye and water', '/formulas/check'),
+    page('Materials', 'fats, liquids, extras and their values', '/formulas/materials'),
+    page('Find a formula', 'the best blend of fats you have', '/formulas/find'),
+    page('Moulds', 'what the workshop pours into', '/formulas/moulds'),
+    page('Compare', 'two formulas, versions or batches side by side', '/formulas/compare'),
+    page('Explained', 'how every estimate is reckoned, how far to trust it', '/explained'),
+    page(
+      'Workshop settings',
+      'units, grams, ounces, scale, time zone, vessels',
+      () => (workshop.dialogOpen = true),
+    ),
+    page('Backup', 'back up, restore, archive; the workshop', '/workshop'),
+    page('Network and devices', 'pair a tablet, LAN access, rights; the workshop', '/workshop'),
+    page('Drying room', 'places, planks, humidity', () => {
+      view.value = 'room'
+      return router.push('/rack')
+    }),
+    page('Emergency', 'lye in an eye, on skin, swallowed, boiling over, spilled', '/emergency'),
+    page('Keys', 'what the keyboard does, ?', () => (keyHelp.value = true)),
+  ]
+  return computed(() => [
+    ...batchThings.value,
+    ...formulaThings.value,
+    ...pages,
+    ...shelfThings.value,
+  ])
+}
