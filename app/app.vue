@@ -44,6 +44,7 @@ onOtherEpoch(load)
       :is="bare ? 'div' : 'main'"
       :id="bare ? undefined : 'main'"
       tabindex="-1"
+      :class="bare ? '' : 'max-sm:pb-20'"
       class="flex-1 outline-none"
     >
       <NuxtPage v-if="workshop.ready && materials.loaded" />

@@ -1,7 +1,9 @@
+import { CupSoda, LayoutList, Rows4, Scale } from '@lucide/vue'
+
 /** The stations in the order of the work. One joins the bar when it exists. */
 export const stations = [
-  { name: 'Shelf', path: '/', key: 's' },
-  { name: 'Formulas', path: '/formulas', key: 'f' },
-  { name: 'Bench', path: '/bench', key: 'b' },
-  { name: 'Rack', path: '/rack', key: 'r' },
+  { name: 'Shelf', path: '/', key: 's', icon: LayoutList },
+  { name: 'Formulas', path: '/formulas', key: 'f', icon: CupSoda },
+  { name: 'Bench', path: '/bench', key: 'b', icon: Scale },
+  { name: 'Rack', path: '/rack', key: 'r', icon: Rows4 },
 ] as const

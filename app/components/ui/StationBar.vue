@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Settings2 } from '@lucide/vue'
+import { Search, Settings2 } from '@lucide/vue'
 import { dueOf, jobsIn } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
 import { stations } from '~/utils/stations'
@@ -47,30 +47,40 @@ useShortcuts({
     >
     <NuxtLink
       to="/"
-      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white max-sm:hidden sm:mr-7"
+      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7"
     >
       <span class="chamfer h-4 w-[26px] bg-chalk" style="--cut: 4px" />
       <span class="max-sm:sr-only">Mantle</span>
     </NuxtLink>
-    <nav aria-label="Stations" class="flex min-w-0 overflow-x-auto">
+    <span class="self-center text-[18px] font-bold text-white sm:hidden" aria-hidden="true">{{
+      stations.find(({ path }) => here(path))?.name ?? 'Mantle'
+    }}</span>
+    <nav
+      aria-label="Stations"
+      class="flex min-w-0 overflow-x-auto max-sm:fixed max-sm:inset-x-0 max-sm:bottom-0 max-sm:z-30 max-sm:bg-slate max-sm:pb-[env(safe-area-inset-bottom)]"
+    >
       <NuxtLink
         v-for="station in stations"
         :key="station.path"
         :to="station.path"
         :aria-current="here(station.path) ? 'page' : undefined"
-        class="relative flex items-center px-2.5 font-medium sm:px-4"
+        class="relative flex items-center font-medium max-sm:min-h-16 max-sm:flex-1 max-sm:flex-col max-sm:justify-center max-sm:gap-1 max-sm:text-[13px] sm:px-4"
         :class="here(station.path) ? 'text-white' : 'text-[#b9c5c3] hover:text-white'"
       >
+        <component :is="station.icon" :size="24" class="sm:hidden" aria-hidden="true" />
         {{ station.name }}
         <b
           v-if="count[station.name]"
-          class="ml-1.5 rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk"
+          class="rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk max-sm:absolute max-sm:top-1.5 max-sm:left-1/2 max-sm:ml-2 max-sm:bg-chalk max-sm:text-[#182022] sm:ml-1.5"
           >{{ count[station.name]
           }}<span class="sr-only">
             {{ station.name === 'Shelf' ? 'due today' : 'batches drying' }}</span
           ></b
         >
-        <i v-if="here(station.path)" class="absolute inset-x-2.5 bottom-0 h-1 bg-chalk" />
+        <i
+          v-if="here(station.path)"
+          class="absolute inset-x-2.5 bottom-0 h-1 bg-chalk max-sm:top-0 max-sm:bottom-auto"
+        />
       </NuxtLink>
     </nav>
     <div class="flex-1" />
@@ -83,7 +93,7 @@ useShortcuts({
     <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
       <button
         type="button"
-        class="flex items-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
+        class="flex items-center justify-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"
         @click="workshop.dialogOpen = true"
       >
         <Settings2 :size="16" aria-hidden="true" />
@@ -94,10 +104,12 @@ useShortcuts({
       </button>
       <button
         type="button"
-        class="flex items-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk"
+        class="flex items-center justify-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"
         @click="find"
       >
-        <span class="max-md:sr-only">Find or do</span> <kbd class="border-[#6d7b7c]">/</kbd>
+        <Search :size="24" class="sm:hidden" aria-hidden="true" />
+        <span class="max-md:sr-only">Find or do</span>
+        <kbd class="border-[#6d7b7c] max-sm:hidden">/</kbd>
       </button>
     </div>
   </header>

@@ -6,7 +6,7 @@ const toasts = useToasts()
 
 <template>
   <div
-    class="pointer-events-none fixed inset-x-0 bottom-4 z-50 flex flex-col items-center gap-2 px-4 no-print"
+    class="pointer-events-none fixed inset-x-0 bottom-4 z-50 max-sm:bottom-20 flex flex-col items-center gap-2 px-4 no-print"
     role="status"
     aria-live="polite"
   >
