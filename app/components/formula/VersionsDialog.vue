@@ -50,6 +50,7 @@ const lineFrom = (before: FormulaVersion | undefined, after: FormulaVersion['doc
 const sinceLast = computed(() => lineFrom(list.value[0], document.value))
 const unchanged = computed(() => list.value.length > 0 && sinceLast.value === inOneLine([]))
 
+const box = ref<{ kept: () => void }>()
 async function keep() {
   if (!name.value.trim()) {
     problem.value = 'Give the version a name.'
@@ -73,6 +74,7 @@ async function keep() {
     })
     kept.set(made.id, made)
     list.value = [made, ...list.value]
+    box.value?.kept()
     versionId = newId()
     typedName.value = null
     purpose.value = ''
@@ -152,7 +154,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <AppDialog v-model="open" title="Versions" wide>
+  <AppDialog ref="box" v-model="open" title="Versions" wide>
     <div class="grid max-h-[72vh] gap-4 overflow-y-auto px-5 py-4">
       <form class="grid gap-3 sm:grid-cols-[13rem_1fr_auto]" @submit.prevent="keep">
         <FieldRow says="Keep it as it is now, as">
@@ -194,7 +196,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
         </div>
       </form>
       <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
-      <ol v-if="list.length" aria-label="Versions, the newest first">
+      <ol v-if="list.length" data-live aria-label="Versions, the newest first">
         <li v-for="(version, index) in list" :key="version.id" class="border-t border-line py-3">
           <div class="flex flex-wrap items-baseline gap-x-3">
             <b class="text-[15.5px] font-[650]">{{ version.number }}. {{ version.name }}</b>

@@ -52,6 +52,7 @@ watchEffect(() => {
     <label class="flex items-center gap-2 font-semibold">
       Scale
       <select
+        data-live
         class="field font-normal"
         :value="source"
         @change="choose(($event.target as HTMLSelectElement).value)"

@@ -36,16 +36,23 @@ function remember({ target }: Event) {
 function touch({ target }: Event) {
   if (target instanceof HTMLElement && target.matches(fields)) touched.add(target as Field)
 }
+/** What stands in a part that is marked as live is kept with every change. */
 const typed = () =>
   live
     ? 0
-    : [...touched].filter((field) => field.isConnected && before.get(field) !== valueOf(field))
-        .length
-watch(open, (now) => {
-  if (now) return
+    : [...touched].filter(
+        (field) =>
+          field.isConnected &&
+          !field.closest('[data-live]') &&
+          before.get(field) !== valueOf(field),
+      ).length
+/** What is typed so far is kept: nobody is asked about it any more. */
+function kept() {
   before.clear()
   touched.clear()
-})
+}
+watch(open, (now) => now || kept())
+defineExpose({ kept })
 
 /** How many fields are typed and not kept, once somebody wants to leave. */
 const asking = ref(0)
@@ -59,7 +66,7 @@ function leave() {
   open.value = false
 }
 async function wish() {
-  const count = asking.value ? 0 : typed()
+  const count = asking.value ? 0 : Math.max(typed(), keep ? 1 : 0)
   if (!count && !asking.value) return leave()
   // Escape once more: nothing happens to what was typed.
   asking.value = count

@@ -149,9 +149,10 @@ const read = computed(() => {
           >
             {{ group.title }}
           </li>
+          <!-- Anew with every letter: the first of them is lit, not the one that was first before. -->
           <ComboboxOption
             v-for="row in group.rows"
-            :key="row.key"
+            :key="`${query} ${row.key}`"
             v-slot="{ active }"
             :value="row"
             as="template"
