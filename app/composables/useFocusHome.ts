@@ -31,5 +31,5 @@ export function useFocusHome(): void {
     if (target instanceof HTMLElement && target !== document.body)
       trail = [...trail.filter((one) => one !== target).slice(1 - most), target]
   })
-  useMutationObserver(document, mend, { childList: true, subtree: true })
+  useMutationObserver(document.documentElement, mend, { childList: true, subtree: true })
 }

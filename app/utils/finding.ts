@@ -1,3 +1,4 @@
+import type { Thumbnail } from '#core/formula/thumbnail'
 import { plainWord } from '#core/materials/tokens'
 
 /** Something that can be done with a thing. */
@@ -16,7 +17,7 @@ export interface Thing {
   name: string
   /** What it is, beside its name; found by too. */
   also: string
-  thumbnail?: string[] | null
+  thumbnail?: Thumbnail | null
   /** What is done with it, the usual first. */
   verbs: readonly Verb[]
 }

@@ -140,7 +140,7 @@ const mayDivide = computed(() => plan.pots.length > 1 && !ownLye.value)
       <label v-if="sharesScent" class="flex items-start gap-2">
         <input v-model="setup.bulkScent" type="checkbox" class="mt-1" />
         <span
-          >One cup of scent for all pots
+          >One cup of scent for all pots, and of a colour that all take
           <small class="block text-sm text-ink-2">weighed once, then divided by weight</small></span
         >
       </label>

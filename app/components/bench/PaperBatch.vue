@@ -5,6 +5,7 @@ import { afterPlan } from '#core/bench/run/checks'
 import { inSentence } from '#core/units/language'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { mistakesOf } from '#core/bench/run/mistakes'
+import type { Step } from '#core/bench/plan/step'
 import { contextOf, planFor } from '#core/bench/plan/plan'
 import { runOf, weighedSoFar } from '#core/bench/run/run'
 import { suspectsWeakLye } from '#core/heat/dissolving'
@@ -73,17 +74,22 @@ const refused = ref('')
 const busy = ref(false)
 const marks = { stop: 'Stop.', think: 'Think.', know: 'Know.' } as const
 
+interface PaperRow {
+  step: Step
+  number: number
+  asks: 'grams' | 'peak' | 'meeting' | 'minutes'
+}
 /** The rows of the sheet in its own numbers: weights, and what else it has blanks for. */
 const rows = computed(() => {
   let asked = false
-  return plan.value.steps.flatMap((step, index) => {
+  return plan.value.steps.flatMap((step, index): PaperRow[] => {
     const row = { step, number: index + 1 }
-    if (step.weigh) return [{ ...row, asks: 'grams' as const }]
-    if (step.kind === 'dissolve') return [{ ...row, asks: 'peak' as const }]
-    if (step.kind === 'meet') return [{ ...row, asks: 'meeting' as const }]
+    if (step.weigh) return [{ ...row, asks: 'grams' }]
+    if (step.kind === 'dissolve') return [{ ...row, asks: 'peak' }]
+    if (step.kind === 'meet') return [{ ...row, asks: 'meeting' }]
     if (step.kind !== 'batter' || asked) return []
     asked = true
-    return [{ ...row, asks: 'minutes' as const }]
+    return [{ ...row, asks: 'minutes' }]
   })
 })
 /** How many of the boxes of the safety check are ticked on the sheet. */

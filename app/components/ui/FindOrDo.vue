@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import type { BatchSummary } from '#contracts/batch'
+import type { Thumbnail } from '#core/formula/thumbnail'
 import { capital } from '#core/units/language'
 import { watchDebounced } from '@vueuse/core'
 import { findIn, type Found } from '~/utils/finding'
@@ -30,7 +31,7 @@ watch(query, () => (chosen.value = {}))
 
 interface Row {
   key: string
-  thumbnail?: string[] | null
+  thumbnail?: Thumbnail | null
   says: string
   also: string
   /** Which of several verbs is lit, and all of them. */

@@ -18,7 +18,7 @@ const own = (name: string, millilitres: number, stuff: VesselStuff | null) => ({
   name,
   grams: 100,
   millilitres,
-  ...(stuff ? { stuff } : {}),
+  stuff,
 })
 
 describe('the workshop’s own vessels for a plan', () => {

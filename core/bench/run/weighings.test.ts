@@ -158,7 +158,7 @@ describe('a run', () => {
   })
 
   it('knows what is left of the lye that goes into milk by the spoon', () => {
-    const cup = { id: 'dissolve', pot: null }
+    const cup = { id: 'dissolve', pot: undefined }
     const lye = scoop('weigh:naoh', 128)
     const spoonful = () => told({ kind: 'spooned', step: 'dissolve', left: null }, 4)
     const left90 = told({ kind: 'spooned', step: 'dissolve', left: 90 }, 5)
