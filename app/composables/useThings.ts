@@ -1,8 +1,8 @@
 import type { BatchSummary } from '#contracts/batch'
-import { eventKinds, offers } from '#core/events/index'
+import { offers } from '#core/events/index'
 import { notCut, notPoured, type Kind } from '#core/events/kind'
 import { thumbnailOf } from '#core/formula/thumbnail'
-import { standingOf, type RackStage } from '#core/rack/standing'
+import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
 import type { Thing, Verb } from '~/utils/finding'
 import { stations } from '~/utils/stations'
 
@@ -26,8 +26,8 @@ const told: readonly { word: string; also?: readonly string[]; kind: Kind }[] = 
   { word: 'move', also: ['place'], kind: 'placed' },
   { word: 'trouble', kind: 'trouble' },
 ]
-/** Kinds that are told in one go, without asking. */
-const atOnce: ReadonlySet<Kind> = new Set(['turned'])
+/** Told of a batch as in a round through the room: whenever it has bars. */
+const rounds: Partial<Record<Kind, 'weigh' | 'turn'>> = { weighed: 'weigh', turned: 'turn' }
 
 /** All that can be found in the workshop, each with what can be done with it now. */
 export function useThings(gone: () => readonly BatchSummary[]) {
@@ -39,41 +39,42 @@ export function useThings(gone: () => readonly BatchSummary[]) {
   const goals = useGoals()
   const workshop = useWorkshop()
   const { today } = storeToRefs(workshop)
-  const round = useWeighRound()
+  const answer = useDueAnswers()
   const asked = useBatchDialog()
   const keyHelp = useKeyHelp()
   const view = useRackView()
   void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load()])
 
-  const open = (path: string, word = 'open'): Verb => ({ word, act: () => router.push(path) })
-  function whyNot(kind: Kind, batch: BatchSummary): string | undefined {
-    const standing = standingOf(batch, today.value)
-    const may = new Set(offers(standing, batch.facts).map((offer) => offer.kind))
-    const rounds = kind === 'weighed' || kind === 'turned'
-    if (rounds ? standing.cutOn && standing.stage !== 'left' : may.has(kind)) return undefined
-    if (!standing.pouredOn) return notPoured
-    if (standing.stage === 'left') return 'Nothing is left of it.'
-    return standing.cutOn ? 'That is over.' : notCut
+  function toRoom() {
+    view.value = 'room'
+    return router.push('/rack')
   }
-  const toldOf = (batch: BatchSummary): Verb[] =>
-    told.map(({ word, also, kind }) => ({
-      word,
-      also,
-      whyNot: whyNot(kind, batch),
-      act: () =>
-        kind === 'weighed'
-          ? (round.value = [batch])
-          : atOnce.has(kind)
-            ? batches.tellAll(
-                [batch],
-                { kind: 'turned', day: today.value },
-                () => `${batch.name} ${batch.number} is turned.`,
-              )
-            : eventKinds[kind].dialog && (asked.value = { batch, asks: kind }),
-    }))
+  const open = (path: string, word = 'open'): Verb => ({ word, act: () => router.push(path) })
+  function toldOf(batch: BatchSummary, standing: Standing): Verb[] {
+    const may = new Set(offers(standing, batch.facts).map(({ kind }) => kind))
+    const { stage, pouredOn, cutOn } = standing
+    const otherwise = !pouredOn
+      ? notPoured
+      : stage === 'left'
+        ? 'Nothing is left of it.'
+        : cutOn
+          ? 'That is over.'
+          : notCut
+    return told.map(({ word, also, kind }) => {
+      const round = rounds[kind]
+      const can = round ? cutOn && stage !== 'left' : may.has(kind)
+      return {
+        word,
+        also,
+        whyNot: can ? undefined : otherwise,
+        act: () => (round ? answer(round, [batch]) : (asked.value = { batch, asks: kind })),
+      }
+    })
+  }
   const batchThings = computed(() =>
     [...batches.list, ...gone()].map((batch): Thing => {
-      const { stage, pouredOn, bars } = standingOf(batch, today.value)
+      const standing = standingOf(batch, today.value)
+      const { stage, pouredOn, bars } = standing
       return {
         id: batch.id,
         name: `${batch.name} ${batch.number}`,
@@ -84,7 +85,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
           ...(pouredOn
             ? []
             : [{ ...open(`/bench/${batch.id}`, 'make'), also: ['bench', 'pour', 'start'] }]),
-          ...toldOf(batch),
+          ...toldOf(batch, standing),
           open(`/batches/${batch.id}/sheet`, 'print'),
         ],
       }
@@ -125,15 +126,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
         id: `place ${id}`,
         name,
         also: 'place in the drying room',
-        verbs: [
-          {
-            word: 'open',
-            act: () => {
-              view.value = 'room'
-              return router.push('/rack')
-            },
-          },
-        ],
+        verbs: [{ word: 'open', act: toRoom }],
       })),
       ...goals.list.map(({ id, document }) => ({
         id,
@@ -167,10 +160,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     ),
     page('Backup', 'back up, restore, archive; the workshop', '/workshop'),
     page('Network and devices', 'pair a tablet, LAN access, rights; the workshop', '/workshop'),
-    page('Drying room', 'places, planks, humidity', () => {
-      view.value = 'room'
-      return router.push('/rack')
-    }),
+    page('Drying room', 'places, planks, humidity', toRoom),
     page('Emergency', 'lye in an eye, on skin, swallowed, boiling over, spilled', '/emergency'),
     page('Keys', 'what the keyboard does, ?', () => (keyHelp.value = true)),
   ]

@@ -75,7 +75,6 @@ export function findIn(things: readonly Thing[], line: string, most = 6): Findin
         return rank === null ? [] : [{ thing, rank }]
       })
       .sort((a, b) => a.rank - b.rank)
-  const none = { verb: '', names: words, doIt: [] }
   const named = fitting(words).map(({ thing }) => ({ thing, verb: 0 }))
   for (const [place, typed] of words.entries()) {
     const names = words.filter((_, index) => index !== place)
@@ -98,5 +97,5 @@ export function findIn(things: readonly Thing[], line: string, most = 6): Findin
       called: [...once.values()].slice(0, most),
     }
   }
-  return { ...none, called: named.slice(0, most * 2 - 2) }
+  return { verb: '', names: words, doIt: [], called: named.slice(0, most * 2 - 2) }
 }

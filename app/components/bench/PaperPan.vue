@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { PlanContext } from '#core/bench/plan/context'
 import type { Plan } from '#core/bench/plan/plan'
+import { sumOf } from '#core/statistics/sum'
 import type { PaperDraft } from '~/utils/paperEvents'
 
 /** What the paper says was in the pan and the jug, one on top of the other to scale; what it leaves blank is drawn open. */
@@ -35,7 +36,7 @@ const parts = computed(() => {
 const top = 34
 const floor = 204
 const drawn = computed(() => {
-  const whole = parts.value.reduce((all, { grams: own }) => all + own, 0) || 1
+  const whole = sumOf(parts.value, ({ grams: own }) => own) || 1
   let y = top
   const rows = parts.value.map((part) => {
     const height = (part.grams / whole) * (floor - top)

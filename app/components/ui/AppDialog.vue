@@ -66,9 +66,10 @@ function leave() {
   open.value = false
 }
 async function wish() {
-  const count = asking.value ? 0 : Math.max(typed(), keep ? 1 : 0)
-  if (!count && !asking.value) return leave()
   // Escape once more: nothing happens to what was typed.
+  if (asking.value) return void (asking.value = 0)
+  const count = Math.max(typed(), keep ? 1 : 0)
+  if (!count) return leave()
   asking.value = count
   await nextTick()
   goOn.value?.focus()
