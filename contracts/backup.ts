@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Thumbnail } from './thumbnail'
 
 /** When and where archives are made by themselves. */
 export const backupPlanSchema = z.strictObject({
@@ -47,7 +48,7 @@ export interface RecordDifference {
     'batch' | 'entries' | 'run' | 'formula' | 'version' | 'material' | 'mould' | 'goal' | 'photo'
   name: string
   number: number | null
-  thumbnail: { base: string; wave: string; lift: number } | null
+  thumbnail: Thumbnail | null
   /** For entries: the kind of event. */
   event: string
   count: number

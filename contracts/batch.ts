@@ -3,6 +3,7 @@ import { barsSchema, cureDaysSchema, idSchema, limitedRecord } from './basics'
 import type { Check, ToldBatchEvent } from './batchEvents'
 import type { LessonAbout, Trouble } from './rackWords'
 import type { Frozen } from './result'
+import { thumbnailSchema, type Thumbnail } from './thumbnail'
 
 export { daySchema, idSchema } from './basics'
 export { batchEventSchema } from './batchEvents'
@@ -131,6 +132,14 @@ export interface BatchFacts {
   troubles: { trouble: Trouble; how: number }[]
 }
 
+/** Pictures that batches are given in place of theirs. */
+export const batchThumbnailsSchema = z.strictObject({
+  pictures: z
+    .array(z.strictObject({ id: idSchema, thumbnail: thumbnailSchema }))
+    .min(1)
+    .max(5000),
+})
+
 /** What a batch of a formula taught. */
 export interface FormulaLesson {
   id: string
@@ -150,7 +159,7 @@ export interface BatchSummary {
   madeAt: string
   bars: number
   cure: Cure
-  thumbnail: { base: string; wave: string; lift: number }
+  thumbnail: Thumbnail
   batterGrams: number
   facts: BatchFacts
 }

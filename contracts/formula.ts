@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { thumbnailSchema } from './thumbnail'
 import { upgradedFormula } from './upgrade'
 import {
   additiveMoments,
@@ -179,6 +180,8 @@ const common = {
   scents: z.array(scentLine).max(30).default([]),
   parts: z.array(partLine).max(12).default([]),
   method: z.preprocess((value) => value ?? {}, methodSchema),
+  /** The picture its maker chose; without one it follows from all of the above. */
+  thumbnail: thumbnailSchema.optional(),
 }
 
 export const formulaSchema = z.preprocess(

@@ -169,3 +169,18 @@ export type LinerKind = (typeof linerKinds)[number]
 export type LiquidMoment = (typeof liquidMoments)[number]
 export type Trait = (typeof traits)[number]
 export type FattyAcid = (typeof fattyAcidIds)[number]
+
+/** How the bar of a thumbnail is drawn: the first colour is the ground, the others lie in it. */
+export const thumbnailPatterns = [
+  'plain',
+  'wave',
+  'layers',
+  'shades',
+  'swirl',
+  'line',
+  'flecks',
+  'stamp',
+  'split',
+  'rind',
+] as const
+export type ThumbnailPattern = (typeof thumbnailPatterns)[number]

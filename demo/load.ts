@@ -4,7 +4,7 @@ import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailsOf } from '#core/batter/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { factsOf, forecastToKeep, type DryingRoom } from '#core/rack/facts'
@@ -55,9 +55,10 @@ const instantOf = (day: string, hour: number) =>
 
 function loadFormulas(db: Db, today: string): Map<string, string> {
   const ids = new Map<string, string>()
-  for (const { document, changed } of demoFormulas) {
+  for (const [nth, { document, changed }] of demoFormulas.entries()) {
     const day = addDays(today, -changed)
-    const id = idAt(addDays(today, -430), 8)
+    // Written one a day, so that pictures are given in the same order every time.
+    const id = idAt(addDays(today, nth - 460), 8)
     formulas.save(db, id, 0, document, instantOf(day, 8))
     ids.set(document.name, id)
   }
@@ -74,11 +75,13 @@ function photograph(db: Db, batchId: string, bytes: Buffer, day: string): string
 function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): void {
   const back = (days: number) => addDays(today, -days)
   const room = dryingRoom(db)
+  const thumbnails = thumbnailsOf(formulas.list(db), library)
   for (const told of demoBatches) {
     const { document } = demoFormulas.find((formula) => formula.document.name === told.formula)!
     const frozen = freeze(document, library)
     const rule = cureRuleFor(frozen.result, library)
     const id = idAt(back(told.planned), 9)
+    const thumbnail = thumbnails.get(formulaIds.get(told.formula)!)!
     const { number } = makeBatch(
       db,
       {
@@ -87,7 +90,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         bars: told.bars,
         cure: { rule: rule.id, days: rule.days },
         frozen,
-        thumbnail: thumbnailOf(document, library),
+        thumbnail,
       },
       instantOf(back(told.planned), 9),
     )
@@ -123,7 +126,6 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
-    const thumbnail = thumbnailOf(document, library)
     for (const [after, trouble, how, note] of told.troubles ?? []) {
       const ago = poured! - after
       const photos = [photograph(db, id, drawnPhoto(thumbnail, number, trouble), back(ago))]

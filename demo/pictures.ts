@@ -1,5 +1,5 @@
 import { PNG } from 'pngjs'
-import type { Thumbnail } from '#core/formula/thumbnail'
+import type { Thumbnail } from '#contracts/thumbnail'
 import type { Trouble } from '#contracts/rackWords'
 import { randomSource } from '#core/statistics/randomSource'
 
@@ -23,7 +23,7 @@ export function drawnPhoto(
 ): Buffer {
   const random = randomSource(seed)
   const png = new PNG({ width, height })
-  const [base, wave] = [colourOf(thumbnail.base), colourOf(thumbnail.wave)]
+  const [base, wave] = [colourOf(thumbnail.colours[0]!), colourOf(thumbnail.colours.at(-1)!)]
   const spots = Array.from({ length: 16 }, () => ({
     x: 90 + random.uniform() * 300,
     y: 80 + random.uniform() * 200,
@@ -32,8 +32,7 @@ export function drawnPhoto(
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const inside = x > 70 && x < 410 && y > 60 && y < 300
-      const line =
-        60 + 240 * (0.5 + thumbnail.lift * 0.18) + 22 * Math.sin(x / 38) + 9 * Math.sin(x / 13)
+      const line = 60 + 240 * 0.56 + 22 * Math.sin(x / 38) + 9 * Math.sin(x / 13)
       let colour = inside ? (y > line ? wave : base) : bench
       const spot = inside && spots.some((one) => Math.hypot(x - one.x, y - one.y) < one.r)
       if (spot && trouble === 'orange-spots') colour = [196, 120, 40]

@@ -127,7 +127,7 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
-  if (file === 'rack-room') await page.getByLabel('as the room is').check()
+  if (file === 'rack-room') await page.getByText('Room', { exact: true }).last().click()
   if (path.startsWith('/formulas/0') && file !== 'two-sides')
     await page.getByText(/lye left over: .*\d/).waitFor()
   if (file === 'size') {

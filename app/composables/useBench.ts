@@ -3,6 +3,7 @@ import type { LyeFault, VesselKind } from '#contracts/benchWords'
 import type { SkippedReading } from '#contracts/device'
 import type { FormulaLesson } from '#contracts/batch'
 import type { Frozen } from '#contracts/result'
+import type { Thumbnail } from '#contracts/thumbnail'
 import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { usualMinutes } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
@@ -37,6 +38,7 @@ export interface BenchSubject {
   frozen: Frozen
   name: string
   number: number | null
+  thumbnail: Thumbnail
   keeper: RunKeeper
   practising: boolean
   guided: boolean

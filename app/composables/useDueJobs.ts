@@ -11,6 +11,8 @@ export interface DueJob {
   batches: BatchSummary[]
   says: string
   because: string
+  /** By how much its hours are over: 45 min past. */
+  past?: string
   /** Its time is over. */
   late: boolean
 }
@@ -45,23 +47,37 @@ export function useDueJobs() {
   function roundWords({ kind, batches: all }: DueJob) {
     const names = all.map(({ name, number }) => `${name} ${number}`)
     const because =
-      names.length > 4
-        ? `${say.value.list(names.slice(0, 4))} and ${names.length - 4} more`
+      names.length > 3
+        ? `${say.value.list(names.slice(0, 2))} and ${names.length - 2} more`
         : say.value.list(names)
     const bars = sumOf(all, (batch) => standingOf(batch, today.value).bars)
     return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
   }
+  /** When something is best done, to the half hour where hours are known; a time of today without its date. */
+  function best({ between }: Due): string {
+    if (!between) return ''
+    const { timeZone } = workshop.settings
+    const half = 30 * 60_000
+    const near = (instant: string) =>
+      new Date(Math.round(Date.parse(instant) / half) * half).toISOString()
+    const [from, to] = [near(between.from), near(between.to)]
+    if (from === to) return momentText(between.from, timeZone)
+    const isToday = [from, to].every((instant) => workshop.dayOf(instant) === today.value)
+    return isToday
+      ? `from ${timeText(from, timeZone)} to ${timeText(to, timeZone)}`
+      : whenText({ from, to }, timeZone)
+  }
   function jobWords(one: Due, batch: BatchSummary) {
     const name = `Batch ${batch.number}`
     const past = pastText(one, now.value)
-    const window = past || (one.between ? whenText(one.between, workshop.settings.timeZone) : '')
+    const window = past || best(one)
     const late = daysBetween(one.on, today.value)
     const when = one.on <= today.value ? '' : `, ${dayText(one.on, { weekday: true })}`
     switch (one.kind) {
       case 'pour':
         return {
           says: `Pour ${batch.name}`,
-          because: `${name} is planned: its plan and vessels are ready at the bench`,
+          because: `${name}: its plan and vessels are ready`,
         }
       case 'peek':
         return {
@@ -81,8 +97,9 @@ export function useDueJobs() {
       case 'cut':
         return {
           says: `Unmould and cut ${batch.name}`,
+          past,
           because: past
-            ? `${name}, ${past}: it may crumble under the wire. Gloves on`
+            ? `${name} was best ${best(one)}; from now on it may crumble. Gloves on`
             : window
               ? `${name}, best ${window}. Firm to the touch? Gloves on`
               : late > 0

@@ -6,7 +6,7 @@ import { traitsOf } from '#core/character/traits'
 import { blankFormula } from '#core/formula/blank'
 import { computeFormula } from '#core/formula/compute'
 import { stillOpen } from '#core/formula/draft'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailOf, toldApart } from '#core/batter/thumbnail'
 import { faultsInFormula } from '#core/formula/faults'
 import { onScale } from '#core/formula/onScale'
 import { applyPatch } from '#core/formula/patch'
@@ -47,7 +47,16 @@ export function createFormulaEditor(id: string) {
   const question = ref('')
   const traits = computed(() => traitsOf(result.value, library.value))
   const regions = computed(() => regionsFor(document.value.use, workshop.settings.regions))
-  const thumbnail = computed(() => thumbnailOf(document.value, library.value))
+  const formulas = useFormulas()
+  /** Its picture as it follows from the formula, told apart from those of the formulas that were there before it. */
+  const unchosen = computed(() => {
+    const own = thumbnailOf({ ...document.value, thumbnail: undefined }, library.value)
+    const before = formulas.list.flatMap((one) =>
+      one.id < id || (one.document.thumbnail && one.id !== id) ? [formulas.thumbnail(one)] : [],
+    )
+    return toldApart(own, document.value.name, before)
+  })
+  const thumbnail = computed(() => document.value.thumbnail ?? unchosen.value)
 
   /** Loads the formula; what this window had not got through before a reload or a crash goes on from there. */
   async function load() {
@@ -104,6 +113,7 @@ export function createFormulaEditor(id: string) {
     traits,
     regions,
     thumbnail,
+    unchosen,
     history,
     save,
     loaded,

@@ -1,7 +1,6 @@
 import type { BatchSummary } from '#contracts/batch'
 import { offers } from '#core/events/index'
 import { notCut, notPoured, type Kind } from '#core/events/kind'
-import { thumbnailOf } from '#core/formula/thumbnail'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
 import type { Thing, Verb } from '~/utils/finding'
 import { stations } from '~/utils/stations'
@@ -96,7 +95,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
       id,
       name: document.name,
       also: 'formula',
-      thumbnail: thumbnailOf(document, materials.library),
+      thumbnail: formulas.thumbnail({ id, document }),
       verbs: [
         open(`/formulas/${id}`),
         { ...open(`/formulas/${id}?make=1`, 'make'), also: ['batch', 'pour'] },

@@ -1,101 +1,168 @@
 <script setup lang="ts">
-import { lastWeighed } from '#core/rack/drying/model'
-import { dueOf, type Due } from '#core/rack/due'
-import { standingOf, type RackStage } from '#core/rack/standing'
-import { isBlocked } from '#core/rack/usable'
-import { daysBetween } from '#core/units/days'
-import type { OnPlank } from '~/components/rack/PlankRow.vue'
-import { sumOf } from '#core/statistics/sum'
+import { Search } from '@lucide/vue'
+import { useElementSize } from '@vueuse/core'
+import type { TickedAct } from '~/components/rack/TickedBar.vue'
+import type { OnRack } from '~/composables/useRack'
+import type { RackStage } from '#core/rack/standing'
+import { isDrying } from '#core/rack/standing'
 
 const batches = useBatches()
 const workshop = useWorkshop()
-const { say } = storeToRefs(workshop)
-const { today } = storeToRefs(workshop)
+const { say, settings } = storeToRefs(workshop)
 useHead({ title: 'Rack · Mantle' })
 onMounted(() => void batches.load())
 
-const chosen = ref<string | null>(null)
-const all = computed<OnPlank[]>(() =>
-  batches.list.map((batch) => ({ batch, standing: standingOf(batch, today.value) })),
+const rack = useRack()
+const { all, found, filter, filtered, ticks, ticked, counts } = rack
+const view = useRackView()
+const views = [
+  { id: 'stages', says: 'Stages' },
+  { id: 'room', says: 'Room' },
+  { id: 'list', says: 'List' },
+] as const
+
+/* What is looked for stands in the address: it outlives a reload and can be sent to somebody. */
+const route = useRoute()
+const router = useRouter()
+const asked = (key: string) => String(route.query[key] ?? '')
+Object.assign(filter, {
+  find: asked('find'),
+  due: asked('due') === '1',
+  untested: asked('untested') === '1',
+  formula: asked('formula'),
+  place: asked('place'),
+})
+watch(filter, ({ find, due, untested, formula, place }) => {
+  const query = { find, due: due ? '1' : '', untested: untested ? '1' : '', formula, place }
+  const set = Object.entries(query).filter(([, value]) => value)
+  void router.replace({ query: Object.fromEntries(set) })
+})
+
+const byReady = (a: OnRack, b: OnRack) =>
+  (a.standing.readyOn ?? '~').localeCompare(b.standing.readyOn ?? '~')
+const on = (...stages: RackStage[]) =>
+  found.value.filter(({ plank }) => stages.includes(plank)).sort(byReady)
+const turning = computed(() =>
+  settings.value.rack.turnEvery ? `turn every ${settings.value.rack.turnEvery} days` : '',
 )
-const byReady = (a: OnPlank, b: OnPlank) =>
-  (a.standing.readyOn ?? '').localeCompare(b.standing.readyOn ?? '')
-const on = (stage: RackStage) =>
-  all.value.filter(({ standing }) => standing.stage === stage).sort(byReady)
 const planks = computed(() => [
   {
-    title: 'Mantle: ready',
+    title: 'Mantle',
+    says: 'ready, tested or trusted',
     items: on('ready'),
     empty: 'Nothing is ready yet. Bars climb up here as they dry.',
   },
-  { title: 'Last weeks', items: on('last-weeks'), empty: 'Nothing in its last weeks.' },
-  { title: 'Drying', items: on('drying'), empty: 'Nothing drying.' },
   {
-    title: 'First days, handle with gloves',
-    items: on('first-days'),
+    title: 'Last weeks',
+    says: 'nearly dry',
+    items: on('last-weeks'),
+    empty: 'Nothing in its last weeks.',
+  },
+  { title: 'Drying', says: turning.value, items: on('drying'), empty: 'Nothing drying.' },
+  {
+    title: 'First days',
+    says: 'handle with gloves',
+    items: on('first-days', 'planned'),
     empty: 'Nothing fresh from the pot.',
   },
 ])
-const drying = computed(() => [...on('last-weeks'), ...on('drying'), ...on('first-days')])
-const bars = computed(() => sumOf(drying.value, ({ standing }) => standing.bars))
-const planned = computed(() => on('planned'))
+/** Nothing that is looked for stands on a plank: then it is not drawn. */
+const shownPlanks = computed(() =>
+  filtered.value ? planks.value.filter(({ items }) => items.length) : planks.value,
+)
+const board = ref<HTMLElement | null>(null)
+const { width } = useElementSize(board)
+/** Columns of at least 198 px beside the gutter; on a phone two. */
+const columns = computed(() =>
+  width.value < 560 ? 2 : Math.max(1, Math.floor((width.value - 92) / 190)),
+)
+
+const chosen = ref<string | null>(null)
 const current = computed(() => {
-  const onRack = planks.value.flatMap(({ items }) => items)
+  const shown = planks.value.flatMap(({ items }) => items)
   return (
-    onRack.find(({ batch }) => batch.id === chosen.value) ?? drying.value[0] ?? onRack[0] ?? null
+    all.value.find(({ batch }) => batch.id === chosen.value) ??
+    shown.find(({ standing }) => isDrying(standing)) ??
+    shown[0] ??
+    null
   )
 })
+const panel = ref<HTMLElement | null>(null)
+/** On a narrow screen the panel lies below the planks: it comes into view. */
+function choose(id: string) {
+  chosen.value = id
+  void nextTick(() => panel.value?.scrollIntoView({ block: 'nearest' }))
+}
 
-function says({ batch, standing }: OnPlank): string {
-  if (standing.stage === 'ready') return `${standing.bars} bars`
-  if (!standing.cutOn)
-    return standing.day === 0 ? 'poured today' : `in the mould, day ${standing.day}`
-  if (standing.stage === 'last-weeks')
-    return `ready ${standing.by === 'weight' ? 'about ' : ''}${dayText(standing.readyOn!, { today: today.value })}`
-  const lost = Math.max(0, lastWeighed(batch.facts)?.lost ?? 0)
-  return `day ${standing.day}${lost ? ` · −${workshop.say.percent(lost, 1)}` : ` of ${batch.cure.days}`}`
+const ticking = ref(false)
+function untick() {
+  ticking.value = false
+  rack.setTicks([])
 }
-function flag({ batch, standing }: OnPlank): string {
-  const { usable } = batch.facts
-  if (isBlocked(usable)) return usable.state
-  const kind = dues.value.get(batch.id)
-  if (kind && kind !== 'ready') return flags[kind]
-  return standing.stage === 'ready' && daysBetween(standing.readyOn!, today.value) <= 7
-    ? 'ready'
-    : ''
+/** What a key is about: the batch that has the focus, else the one that is shown. */
+const focused = () => {
+  const cell = document.activeElement?.closest<HTMLElement>('[data-batch]')
+  return cell?.dataset.batch ?? current.value?.batch.id
 }
-const flags = {
-  pour: '',
-  peek: 'look under',
-  unwrap: 'unwrap',
-  thaw: 'out of the freezer',
-  cut: 'unmould, cut',
-  strip: 'test',
-  weigh: 'weigh',
-  turn: 'turn',
-} as const
-const dueToday = computed(
-  () => dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack).today,
-)
-/** The most pressing of what is due for each batch. */
-const dues = computed(
-  () => new Map([...dueToday.value].reverse().map(({ batchId, kind }) => [batchId, kind])),
-)
-const dueFor = (asked: Due['kind']) => {
-  const ids = new Set(
-    dueToday.value.flatMap(({ kind, batchId }) => (kind === asked ? [batchId] : [])),
-  )
-  return drying.value.flatMap(({ batch }) => (ids.has(batch.id) ? [batch] : []))
-}
-const toTurn = computed(() => dueFor('turn'))
+
 const answer = useDueAnswers()
+const toTurn = computed(() =>
+  all.value.flatMap(({ batch, dues }) => (dues.some(({ kind }) => kind === 'turn') ? [batch] : [])),
+)
 /** Those that are due first, then everything else that dries. */
-function weigh() {
-  const cut = drying.value.flatMap(({ batch }) => (batch.facts.cutOn ? [batch] : []))
-  void answer('weigh', [...new Set([...dueFor('weigh'), ...cut])])
+function weighAll() {
+  const drying = all.value.filter(({ standing }) => standing.cutOn && isDrying(standing))
+  const due = drying.filter(({ dues }) => dues.some(({ kind }) => kind === 'weigh'))
+  void answer(
+    'weigh',
+    [...new Set([...due, ...drying])].map(({ batch }) => batch),
+  )
 }
-useShortcuts({ w: weigh })
-const view = useRackView()
+const stripping = ref(false)
+const moving = ref(false)
+/** What is done is done with all that are ticked, else with the one that is shown. */
+const meant = computed(() =>
+  ticked.value.length ? ticked.value : current.value ? [current.value] : [],
+)
+const cutOnes = computed(() =>
+  meant.value.filter(({ standing }) => standing.cutOn).map(({ batch }) => batch),
+)
+const poured = computed(() =>
+  meant.value.filter(({ standing }) => standing.pouredOn).map(({ batch }) => batch),
+)
+const acts: Record<TickedAct, () => unknown> = {
+  strip: () => cutOnes.value.length && (stripping.value = true),
+  weigh: () => (ticked.value.length ? answer('weigh', cutOnes.value) : weighAll()),
+  move: () => poured.value.length && (moving.value = true),
+  print: () =>
+    ticked.value.length
+      ? window.print()
+      : current.value && router.push(`/batches/${current.value.batch.id}/sheet`),
+  turn: () =>
+    ticked.value.length
+      ? answer('turn', cutOnes.value)
+      : toTurn.value.length && answer('turn', toTurn.value),
+}
+useShortcuts({
+  s: acts.strip,
+  w: acts.weigh,
+  m: acts.move,
+  p: acts.print,
+  t: acts.turn,
+  x: () => {
+    const id = focused()
+    if (id) rack.tick(id)
+  },
+  f: () => search.value?.focus(),
+  Escape: untick,
+})
+const search = ref<HTMLInputElement | null>(null)
+
+const formulaNames = computed(() =>
+  [...new Map(batches.list.map(({ formulaId, name }) => [formulaId, name]))].sort((a, b) =>
+    a[1].localeCompare(b[1]),
+  ),
+)
 const roomOpen = ref(false)
 const judging = ref(false)
 const room = useRoom()
@@ -105,94 +172,185 @@ onMounted(() => {
 })
 onUnmounted(room.leave)
 const { damp } = storeToRefs(room)
-const onRack = computed(() => [...on('ready'), ...drying.value].map(({ batch }) => batch))
-const panel = ref<HTMLElement | null>(null)
-/** On a narrow screen the panel lies below the planks: it comes into view. */
-function choose(id: string) {
-  chosen.value = id
-  void nextTick(() => panel.value?.scrollIntoView({ block: 'nearest', behavior: 'smooth' }))
-}
+const inRoom = computed(() => found.value.filter(({ standing }) => standing.pouredOn))
+const lead = computed(() => {
+  const { bars, ready, poured: there } = counts.value
+  if (filtered.value)
+    return `${say.value.count(found.value.length, 'batch', 'batches')} of ${all.value.length}`
+  return view.value === 'list'
+    ? `${say.value.count(there, 'batch', 'batches')}, ${bars} bars, ${ready} ready`
+    : `${bars} bars on the racks, ${ready} ready`
+})
 </script>
 
 <template>
   <div
-    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px]"
+    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 print:hidden"
+    :class="[
+      view === 'list' ? '' : 'lg:grid-cols-[minmax(0,1fr)_332px]',
+      ticked.length ? 'pb-28' : '',
+    ]"
   >
     <div>
-      <div class="mb-2 flex flex-wrap items-baseline gap-3">
+      <div class="flex flex-wrap items-center gap-3">
         <h1>Rack</h1>
-        <span class="text-ink-2"
-          >{{ bars }} bars drying, {{ say.count(drying.length, 'batch', 'batches') }}</span
-        >
+        <span class="figure text-ink-2" role="status">{{ lead }}</span>
         <span class="flex-1" />
-        <AppButton @click="roomOpen = true">
+        <AppButton class="min-h-10" @click="roomOpen = true">
           <span v-if="room.now" class="figure"
             >{{ workshop.say.temperature(room.now.celsius) }} ·
             {{ workshop.say.percent(room.now.humidity, 0) }}</span
           >
           <span :class="room.now ? 'sr-only' : ''">Room</span></AppButton
         >
-        <AppButton @click="weigh">Weigh in <kbd>W</kbd></AppButton>
-        <AppButton v-if="toTurn.length" @click="answer('turn', toTurn)"
+        <AppButton class="min-h-10" @click="weighAll"
+          >Weigh in <kbd class="max-sm:hidden">W</kbd></AppButton
+        >
+        <AppButton v-if="toTurn.length" class="min-h-10" @click="answer('turn', toTurn)"
           >Turn all due, {{ toTurn.length }}</AppButton
         >
       </div>
-      <p v-if="batches.problem" role="alert" class="mb-3 font-semibold text-stop">
+      <p v-if="batches.problem" role="alert" class="mt-2 font-semibold text-stop">
         {{ batches.problem }}
       </p>
-      <p v-if="damp" class="mb-3 bg-warn-ground px-3 py-2 text-warn">
+      <p v-if="damp" class="mt-2 bg-warn-ground px-3 py-2 text-warn">
         <b>A damp week,</b> {{ workshop.say.percent(damp.humidity, 0) }}: bars dry about
         {{ workshop.say.percent(1 - damp.pace, 0) }} slower than at
         {{ workshop.say.percent(damp.before, 0) }}. Move air; salt bars may sweat.
       </p>
-      <div class="mb-2 flex flex-wrap items-center gap-x-5 gap-y-1">
-        <fieldset class="flex gap-4">
-          <legend class="sr-only">What is drawn</legend>
-          <label class="flex items-center gap-1.5"
-            ><input v-model="view" type="radio" value="stages" /> by stage</label
+      <div class="mt-2 flex flex-wrap items-center gap-2">
+        <label class="field flex h-9 w-44 items-center gap-2 max-sm:order-first max-sm:w-full">
+          <Search :size="16" class="shrink-0 text-ink-3" aria-hidden="true" />
+          <input
+            ref="search"
+            v-model="filter.find"
+            type="search"
+            class="w-full min-w-0 bg-transparent outline-none"
+            placeholder="Find on the rack"
+            aria-label="Find on the rack"
+          />
+        </label>
+        <div
+          class="flex gap-2 max-sm:-mx-4 max-sm:w-[calc(100%+2rem)] max-sm:overflow-x-auto max-sm:px-4"
+        >
+          <button
+            v-for="one in [
+              { key: 'due', says: 'Due', count: counts.due },
+              { key: 'untested', says: 'Not tested', count: counts.untested },
+            ] as const"
+            :key="one.key"
+            type="button"
+            class="chip"
+            :class="filter[one.key] ? 'on' : ''"
+            :aria-pressed="filter[one.key]"
+            @click="filter[one.key] = !filter[one.key]"
           >
-          <label class="flex items-center gap-1.5"
-            ><input v-model="view" type="radio" value="room" /> as the room is</label
+            {{ one.says }} <b class="figure">{{ one.count }}</b>
+          </button>
+          <select
+            v-model="filter.formula"
+            class="chip max-w-36 [field-sizing:content]"
+            :class="filter.formula ? 'on' : ''"
+            aria-label="Formula"
           >
-        </fieldset>
-        <button type="button" class="link" @click="judging = true">How good the dates were</button>
+            <option value="">Formula</option>
+            <option v-for="[id, name] in formulaNames" :key="id" :value="id">{{ name }}</option>
+          </select>
+          <select
+            v-if="settings.rack.places.length"
+            v-model="filter.place"
+            class="chip max-w-36 [field-sizing:content]"
+            :class="filter.place ? 'on' : ''"
+            aria-label="Place"
+          >
+            <option value="">Place</option>
+            <option v-for="{ id, name } in settings.rack.places" :key="id" :value="id">
+              {{ name }}
+            </option>
+          </select>
+          <button
+            v-if="view !== 'list'"
+            type="button"
+            class="chip"
+            :class="ticking ? 'on' : ''"
+            :aria-pressed="ticking"
+            @click="ticking = !ticking"
+          >
+            Tick several
+          </button>
+        </div>
+        <button v-if="filtered" type="button" class="link min-h-9" @click="rack.clear()">
+          Clear
+        </button>
+        <span class="flex-1" />
+        <div role="radiogroup" aria-label="What is drawn" class="flex">
+          <label
+            v-for="one in views"
+            :key="one.id"
+            class="segment"
+            :class="view === one.id ? 'on' : ''"
+          >
+            <input v-model="view" type="radio" name="rack-view" :value="one.id" class="sr-only" />
+            {{ one.says }}
+          </label>
+        </div>
       </div>
-      <LazyRoomPlaces
-        v-if="view === 'room'"
-        :batches="onRack"
-        :chosen="current?.batch.id ?? null"
-        @choose="choose"
-        @room="roomOpen = true"
-      />
-      <PlankRow
-        v-for="plank in view === 'stages' ? planks : []"
-        :key="plank.title"
-        :title="plank.title"
-        :items="plank.items"
-        :chosen="current?.batch.id ?? null"
-        :says="says"
-        :flag="flag"
-        @choose="choose"
-      >
-        {{ plank.empty }}
-      </PlankRow>
-      <p v-if="planned.length" class="mt-3 text-ink-2">
-        Planned, not poured yet:
-        <template v-for="(item, index) in planned" :key="item.batch.id"
-          >{{ index ? ', ' : ''
-          }}<NuxtLink :to="`/batches/${item.batch.id}`" class="link"
-            >{{ item.batch.name }} {{ item.batch.number }}</NuxtLink
-          ></template
-        >.
-      </p>
+      <div ref="board" class="mt-2">
+        <p v-if="filtered && !found.length" class="py-10 text-center text-ink-2">
+          Nothing on the rack is like that.
+          <button type="button" class="link" @click="rack.clear()">Show all</button>
+        </p>
+        <LazyRoomPlaces
+          v-else-if="view === 'room'"
+          :items="inRoom"
+          :chosen="current?.batch.id ?? null"
+          :ticks="ticks"
+          :ticking="ticking"
+          @choose="choose"
+          @tick="rack.tick($event)"
+          @room="roomOpen = true"
+        />
+        <LazyRackList
+          v-else-if="view === 'list'"
+          :items="found"
+          :ticks="ticks"
+          @choose="choose"
+          @tick="rack.tick($event)"
+          @all="rack.setTicks($event ? found.map(({ batch }) => batch.id) : [])"
+        />
+        <template v-else>
+          <RackStage
+            v-for="plank in shownPlanks"
+            :key="plank.title"
+            :title="plank.title"
+            :says="plank.says"
+            :items="plank.items"
+            :columns="columns"
+            :chosen="current?.batch.id ?? null"
+            :ticks="ticks"
+            :ticking="ticking"
+            @choose="choose"
+            @tick="rack.tick($event)"
+          >
+            {{ plank.empty }}
+          </RackStage>
+        </template>
+        <p class="mt-2">
+          <button type="button" class="link" @click="judging = true">
+            How good the dates were
+          </button>
+        </p>
+      </div>
     </div>
     <LazyRoomDialog v-if="roomOpen" v-model="roomOpen" />
     <LazyPredictionsDialog v-if="judging" v-model="judging" />
+    <LazyStripRound v-if="stripping" v-model="stripping" :batches="cutOnes" />
+    <LazyMoveDialog v-if="moving" v-model="moving" :batches="poured" @room="roomOpen = true" />
     <aside
+      v-if="view !== 'list'"
       ref="panel"
-      class="sheet self-start px-5 py-4 lg:sticky lg:top-4"
+      class="sheet self-start px-4 py-4 lg:sticky lg:top-4"
       aria-label="The chosen batch"
-      aria-live="polite"
     >
       <BatchPanel v-if="current" :key="current.batch.id" :batch="current.batch" />
       <template v-else>
@@ -204,5 +362,7 @@ function choose(id: string) {
         <AppButton kind="main" to="/formulas">To the formulas</AppButton>
       </template>
     </aside>
+    <TickedBar v-if="ticked.length" :ticked="ticked" @act="acts[$event]()" @untick="untick" />
   </div>
+  <RoundSheet v-if="ticked.length" :items="ticked" />
 </template>

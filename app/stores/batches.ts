@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 
 /** The batches that are planned, drying or ready, newest number first. */
 export const useBatches = defineStore('batches', () => {
-  const list = ref<BatchSummary[]>([])
+  const list = shallowRef<BatchSummary[]>([])
   const loaded = ref(false)
   const problem = ref('')
   const toasts = useToasts()
@@ -37,6 +37,28 @@ export const useBatches = defineStore('batches', () => {
     return batch
   }
 
+  /** Gives batches other pictures, with the way back. */
+  async function picture(pictures: Pick<BatchSummary, 'id' | 'thumbnail'>[]) {
+    const before = pictures.flatMap(({ id }) => list.value.find((one) => one.id === id) ?? [])
+    const put = async (given: Pick<BatchSummary, 'id' | 'thumbnail'>[]) => {
+      const sent = given.map(({ id, thumbnail }) => ({ id, thumbnail }))
+      const looked = latest.value?.id
+      const all = await api.put<Batch[]>('/api/batches/thumbnails', { pictures: sent })
+      all.forEach(keep)
+      // The page goes on showing the batch it is about.
+      latest.value = all.find(({ id }) => id === looked) ?? latest.value
+    }
+    try {
+      await put(pictures)
+    } catch (error) {
+      return toasts.show(sentenceOf(error), { bad: true })
+    }
+    toasts.show(
+      `Another picture for ${useWorkshop().say.count(pictures.length, 'batch', 'batches')}.`,
+      { undo: () => put(before) },
+    )
+  }
+
   /**
    * Writes down what happened, with the way back. Gives the batch; 'waiting' when it lies on this device until Mantle answers;
    * null when it was refused.
@@ -67,13 +89,14 @@ export const useBatches = defineStore('batches', () => {
    */
   async function tellAll<One extends Pick<BatchSummary, 'id'>>(
     all: readonly One[],
-    event: NewBatchEvent,
+    event: NewBatchEvent | ((one: One) => NewBatchEvent),
     says: (of: readonly One[]) => string,
   ) {
     const kept: { batch: One; id: string }[] = []
     for (const batch of all) {
       const id = newId()
-      const answer = await deliver(batch.id, event, says([batch]), id)
+      const told = typeof event === 'function' ? event(batch) : event
+      const answer = await deliver(batch.id, told, says([batch]), id)
       if (answer !== 'refused' && answer !== 'waiting') kept.push({ batch, id })
     }
     if (!kept.length) return
@@ -104,5 +127,5 @@ export const useBatches = defineStore('batches', () => {
     if (latest.value?.id === id) latest.value = batch
   }
 
-  return { list, loaded, problem, load, make, keep, tell, tellAll, refresh, gone, latest }
+  return { list, loaded, problem, load, make, keep, tell, tellAll, picture, refresh, gone, latest }
 })

@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { StoredFormula } from '#contracts/workshop'
+import { thumbnailOf, thumbnailsOf } from '#core/batter/thumbnail'
 import { blankFormula } from '#core/formula/blank'
 import { defineStore } from 'pinia'
 
@@ -7,6 +8,11 @@ import { defineStore } from 'pinia'
 export const useFormulas = defineStore('formulas', () => {
   const documents = useDocuments<FormulaDocument>('/api/formulas', ({ name }) => name)
   const toasts = useToasts()
+  const materials = useMaterials()
+  /** The picture of each, told apart from those before it. */
+  const thumbnails = computed(() => thumbnailsOf(documents.list.value, materials.library))
+  const thumbnail = ({ id, document }: Pick<StoredFormula, 'id' | 'document'>) =>
+    thumbnails.value.get(id) ?? thumbnailOf(document, materials.library)
 
   /** A name no other formula has, by adding a number. */
   function freeName(wanted: string): string {
@@ -39,5 +45,5 @@ export const useFormulas = defineStore('formulas', () => {
     toasts.show(`Renamed to ${name}.`, { undo: () => rename(renamed, document.name) })
   }
 
-  return { ...documents, create, duplicate, rename, freeName }
+  return { ...documents, thumbnail, thumbnails, create, duplicate, rename, freeName }
 })

@@ -1,4 +1,4 @@
-import { scentColour } from '#core/formula/thumbnail'
+import { scentColour } from '#core/batter/colours'
 import type { Substance } from '#core/formula/makingOrder'
 import type { Library } from '#core/materials/library'
 

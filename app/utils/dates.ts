@@ -84,6 +84,14 @@ export function spanText(from: string, to: string, today: string, coarse = false
   return begins === ends ? ends : `${begins} to ${ends}`
 }
 
+/** The month of a day, with its year when it is not this one: December, March 2027. */
+export const monthText = (day: string, today: string): string =>
+  said(`${day}T12:00:00Z`, {
+    month: 'long',
+    year: today.startsWith(day.slice(0, 4)) ? undefined : 'numeric',
+    timeZone: 'UTC',
+  })
+
 /** How far a day lies from another, in words: tomorrow, in 5 days, 3 days ago. */
 export const distanceText = (days: number): string =>
   new Intl.RelativeTimeFormat(locale(), { numeric: 'auto' }).format(days, 'day')

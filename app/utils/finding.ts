@@ -1,4 +1,4 @@
-import type { Thumbnail } from '#core/formula/thumbnail'
+import type { Thumbnail } from '#contracts/thumbnail'
 import { plainWord } from '#core/materials/tokens'
 
 /** Something that can be done with a thing. */

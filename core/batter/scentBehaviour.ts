@@ -3,6 +3,8 @@ export interface ScentBehaviour {
   /** How much of the working time is left. */
   pace: number
   says: string
+  /** Whether it turns the bar brown while it cures, as vanillin does. */
+  browns?: true
 }
 
 /*
@@ -16,7 +18,10 @@ const known: [match: RegExp, behaviour: ScentBehaviour][] = [
     /\b(lily|ylang|jasmine|gardenia|hyacinth|neroli|rose|garden|blossom|honeysuckle)\b/i,
     { pace: 0.55, says: 'florals often hurry the batter' },
   ],
-  [/\b(vanilla|honey|benzoin)\b/i, { pace: 0.7, says: 'sweet scents hurry it and turn it brown' }],
+  [
+    /\b(vanilla|honey|benzoin)\b/i,
+    { pace: 0.7, says: 'sweet scents hurry it and turn it brown', browns: true },
+  ],
   [
     /\b(orange|lemon|lime|grapefruit|bergamot|mint|peppermint|eucalyptus|rosemary|lavender|cedar|pine|fir)\b/i,
     { pace: 1, says: 'such oils usually keep still' },

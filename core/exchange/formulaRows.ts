@@ -79,6 +79,7 @@ const settings = [
   'iceGrams',
   'size',
   'method',
+  'thumbnail',
 ] as const
 
 function extraRow(line: AdditiveLine, library: Library, pot = ''): Row {
@@ -160,7 +161,7 @@ export interface FormulaFromRows {
 
 /** Settings that stay text even when they look like a number or a truth. */
 const textSetting =
-  /^(use|notes|water\.held|size\.(by|of)|method\.(gel|tool|frozen|pattern)|method\.patterns\[\d+\]|.*\.(name|shape))$/
+  /^(use|notes|water\.held|size\.(by|of)|method\.(gel|tool|frozen|pattern)|method\.patterns\[\d+\]|thumbnail\..*|.*\.(name|shape))$/
 
 function valueOf(path: string, cells: Cells): unknown {
   const text = cells.text('amount')

@@ -7,7 +7,6 @@ import { blankFormula } from './blank'
 import { computeFormula } from './compute'
 import { giveRemaining, holdWater } from './edit'
 import { explain } from './explain'
-import { thumbnailOf, scentColour } from './thumbnail'
 import { makingOrder } from './makingOrder'
 import { roundedToScale } from './onScale'
 import { readLine } from '../words/reading'
@@ -113,12 +112,6 @@ describe('what a formula shows', () => {
     const { lines, total } = explain(figure, document, result, library, formatter())
     expect(lines.length).toBeGreaterThan(0)
     expect(total.value).toMatch(/\d/)
-  })
-
-  it('has a face of its own, the same every time', () => {
-    expect(thumbnailOf(document, library)).toEqual(thumbnailOf(document, library))
-    expect(thumbnailOf(document, library).base).toMatch(/^#[0-9a-f]{6}$/)
-    expect(scentColour('rain')).not.toBe(scentColour('fir'))
   })
 })
 

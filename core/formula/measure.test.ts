@@ -13,7 +13,6 @@ import {
   type Measure,
 } from './measure'
 import { applyPatch } from './patch'
-import { mixHex, partColour, scentColour, thumbnailOf } from './thumbnail'
 import { batterMillilitres, lyeDensity, potFor } from './volume'
 import { computeFormula } from './compute'
 
@@ -144,109 +143,5 @@ describe('volume', () => {
     expect(potFor(800)).toEqual({ litres: 1, fill: 0.8 })
     expect(potFor(801)).toEqual({ litres: 1.5, fill: 0.534 })
     expect(potFor(70_000)).toEqual({ litres: 88, fill: 70 / 88 })
-  })
-})
-
-describe('the picture of a formula', () => {
-  const bar: FormulaDocument = {
-    ...blankFormula('Bar'),
-    fats: [{ id: 'olive', share: 1, moment: 'pot', inLye: true }],
-  }
-  const channels = (hex: string) => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16))
-  const red = (hex: string) => channels(hex)[0]!
-  /** The same colour but for what rounding twice may shift. */
-  const near = (is: string, want: string) =>
-    channels(is).forEach((channel, at) =>
-      expect(Math.abs(channel - channels(want)[at]!), `${is} ${want}`).toBeLessThanOrEqual(1),
-    )
-
-  it('colours are mixed, channel by channel', () => {
-    expect(mixHex('#000000', '#ffffff', 0.5)).toBe('#808080')
-    expect(mixHex('#102030', '#102030', 0.7)).toBe('#102030')
-    expect(mixHex('#000000', '#0a0000', 1)).toBe('#0a0000')
-  })
-
-  it('is always the same for the same name, and another for another', () => {
-    expect(thumbnailOf(bar, library)).toEqual(thumbnailOf(bar, library))
-    const { lift } = thumbnailOf(bar, library)
-    expect(lift).toBeGreaterThanOrEqual(0)
-    expect(lift).toBeLessThan(1)
-    expect(thumbnailOf({ ...bar, name: 'Other' }, library).lift).not.toBe(lift)
-    expect(scentColour('rain')).toMatch(/^#[0-9a-f]{6}$/)
-    expect(scentColour('rain')).toBe(scentColour('rain'))
-    expect(new Set(['rain', 'fir', 'rose', 'moss'].map(scentColour)).size).toBe(4)
-  })
-
-  it('soap is paler than its oil, halfway to cream, by share', () => {
-    const { base } = thumbnailOf(bar, library)
-    expect(base).toBe(mixHex('#f6efde', library.fats.get('olive')!.colour, 0.45))
-    const half = {
-      ...bar,
-      fats: [
-        { ...bar.fats[0]!, share: 0.5 },
-        { ...bar.fats[0]!, id: 'coconut', share: 0.5 },
-      ],
-    }
-    const mixed = mixHex(
-      library.fats.get('olive')!.colour,
-      library.fats.get('coconut')!.colour,
-      0.5,
-    )
-    near(thumbnailOf(half, library).base, mixHex('#f6efde', mixed, 0.45))
-    expect(thumbnailOf({ ...bar, fats: [] }, library).base).toBe('#f6efde')
-  })
-
-  it('its wave is its colourant, else its scent, else a shade of itself', () => {
-    const { base, wave } = thumbnailOf(bar, library)
-    near(wave, mixHex(base, '#5a5028', 0.22))
-    const scented = {
-      ...bar,
-      scents: [{ id: 'rain', rate: 0.03, of: 'oils' as const, moment: 'trace' as const }],
-    }
-    near(thumbnailOf(scented, library).wave, mixHex(base, scentColour('rain'), 0.55))
-    const clay = {
-      ...scented,
-      additives: [
-        { id: 'sugar', grams: 5, carrier: null },
-        { id: 'rose-clay', grams: 5, carrier: null },
-      ],
-    }
-    near(
-      thumbnailOf(clay, library).wave,
-      mixHex(base, library.additives.get('rose-clay')!.colour, 0.75),
-    )
-  })
-
-  it('of pots: the first is the base, the last the wave; dry ones stay pale, wet ones come out darker', () => {
-    const part = (changes: object) => ({
-      name: 'pot',
-      share: 0.5,
-      scent: true,
-      additives: [],
-      ...changes,
-    })
-    const wet = (value: number | null, held = 'ratio') => part({ water: { held, value } })
-    const of = (line: object) => partColour(bar, line as never, library)
-    const { base } = thumbnailOf(bar, library)
-    expect(of(part({}))).toBe(base)
-    expect(red(of(wet(1.2)))).toBeGreaterThan(red(base))
-    expect(of(wet(0.8))).toBe(of(wet(1.2)))
-    expect(of(wet(1.2))).toBe(mixHex(base, '#ffffff', 0.44))
-    expect(of(wet(3))).toBe(mixHex(base, '#6b5630', 0.45))
-    expect(of(wet(4))).toBe(of(wet(3)))
-    expect(of(wet(null))).toBe(of(wet(2)))
-    expect(of(wet(0.3, 'strength'))).toBe(of(wet(2)))
-    const clay = part({ additives: [{ id: 'rose-clay', grams: 5, carrier: null }] })
-    const clayColour = library.additives.get('rose-clay')!.colour
-    expect(of(clay)).toBe(mixHex(base, clayColour, 0.8))
-    const parts = [part({}), wet(3), clay] as never
-    expect(thumbnailOf({ ...bar, parts }, library)).toMatchObject({
-      base,
-      wave: mixHex(base, clayColour, 0.8),
-    })
-    // One pot is no pots.
-    expect(thumbnailOf({ ...bar, parts: [part({})] as never }, library).wave).toBe(
-      thumbnailOf(bar, library).wave,
-    )
   })
 })

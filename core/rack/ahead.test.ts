@@ -9,7 +9,7 @@ import { cureRulesOf } from './cure'
 import { dueFor } from './due'
 import { feelLines, feelTestsFor, traitsFelt } from './feel'
 import { peekAdvice, touchAdvice } from './inMould'
-import { outlookOf, plansFor, spaceAhead } from './outlook'
+import { outlookOf, plansFor } from './outlook'
 import { byPlace, moved, barsByPlace } from './places'
 import { dampWeek, humidityOf } from './room'
 import { weighInsFromRows, weighInsOfRows } from './weighInRows'
@@ -167,11 +167,6 @@ describe('what is ahead', () => {
     expect(plans.get('early')).toMatchObject({ there: 10, missing: 0, pourBy: null })
     expect(plans.get('late')).toMatchObject({ there: 14, missing: 6 })
     expect(plans.get('other')).toMatchObject({ missing: 5, pourBy: addDays('2026-06-01', -61) })
-  })
-  it('racks empty as bars ripen', () => {
-    const ahead = spaceAhead([ready, drying], today, 120)
-    expect(ahead[0]!.bars).toBe(12)
-    expect(ahead.at(-1)!.bars).toBe(0)
   })
 })
 

@@ -134,22 +134,3 @@ export function plansFor(
   }
   return plans
 }
-
-/**
- * Bars on the racks on each day ahead: those there now, until they are ready.
- * @example spaceAhead([cut], '2026-03-15', 1) // [{ day: '2026-03-15', bars: 12 }, { day: '2026-03-16', bars: 12 }]
- */
-export function spaceAhead(
-  batches: readonly BatchSummary[],
-  today: Day,
-  days: number,
-): { day: Day; bars: number }[] {
-  const there = batches.map((batch) => standingOf(batch, today)).filter(isDrying)
-  return Array.from({ length: days + 1 }, (_, ahead) => {
-    const day = addDays(today, ahead)
-    return {
-      day,
-      bars: sumOf(there, ({ bars, readyOn }) => (readyOn! > day ? bars : 0)),
-    }
-  })
-}

@@ -43,7 +43,7 @@ const shown = <T>(name: string, before: T, after: T, words: (value: T) => string
 /**
  * How the lines and settings of a formula are said, each as one would read it out.
  * @example Object.keys(wordings(shipped, say))
- *   // ['fat', 'superfat', 'water', 'liquid', 'extra', 'scent', 'part', 'alkali', 'ice', 'temperature', 'pattern']
+ *   // ['fat', 'superfat', 'water', 'liquid', 'extra', 'scent', 'part', 'alkali', 'ice', 'temperature', 'picture', 'pattern']
  */
 export function wordings(library: Library, say: Formatter) {
   const extra = (line: FormulaDocument['additives'][number]) =>
@@ -100,6 +100,8 @@ export function wordings(library: Library, say: Formatter) {
     ice: ({ iceGrams, iceShare }: Pick<FormulaDocument, 'iceGrams' | 'iceShare'>) =>
       iceGrams == null ? say.percent(iceShare) : say.mass(iceGrams),
     temperature: (celsius: number) => say.temperature(celsius),
+    picture: ({ thumbnail }: FormulaDocument) =>
+      thumbnail ? `${thumbnail.pattern} ${thumbnail.colours.join(' ')}` : 'as it follows',
     pattern: (document: FormulaDocument) =>
       say.list(
         patternsOf(document).map((pattern) => pattern.replace(/-/g, ' ')),
@@ -154,6 +156,7 @@ export function changesBetween(
     ...shown('brought together by', before.method.tool, after.method.tool, String),
     ...shown('for', before.use, after.use, String),
     ...(before.name === after.name ? [] : [`called ${after.name}`]),
+    ...shown('its picture', before, after, words.picture),
     ...(before.notes === after.notes ? [] : ['notes']),
   ]
 }

@@ -29,7 +29,7 @@ import { dryingRoom, logRoom } from './room'
 
 const now = '2026-03-01T09:00:00Z'
 const cure = { rule: 'most', days: 42 }
-const thumbnail = { base: '#eee', wave: '#ddd', lift: 0.4 }
+const thumbnail = { pattern: 'plain' as const, colours: ['#eeeeee'] }
 const frozen = frozenOf()
 
 let db: Db

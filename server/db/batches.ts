@@ -287,6 +287,20 @@ export function makeBatch(db: Db, batch: BatchToMake, now: string): Batch {
     .immediate()
 }
 
+/** Gives batches other pictures, and sends back those of them that are there. */
+export function pictureBatches(
+  db: Db,
+  pictures: readonly Pick<BatchSummary, 'id' | 'thumbnail'>[],
+): Batch[] {
+  return db
+    .transaction(() => {
+      const set = db.prepare('UPDATE batches SET face = ? WHERE id = ?')
+      for (const { id, thumbnail } of pictures) set.run(JSON.stringify(thumbnail), id)
+      return pictures.flatMap(({ id }) => getBatch(db, id) ?? [])
+    })
+    .immediate()
+}
+
 /** An event of this id was kept with other content: nothing of what was sent was. */
 export class OtherContent extends Error {}
 

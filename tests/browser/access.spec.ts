@@ -41,7 +41,7 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     'the room',
     async (page) => {
       await page.goto('/rack')
-      await page.getByLabel('as the room is').check()
+      await page.getByText('Room', { exact: true }).last().click()
       await page.getByRole('region', { name: 'Wire tray A' }).waitFor()
     },
   ],

@@ -17,9 +17,9 @@ test('the shelf says what is due, and it can be answered in place', async ({ pag
 
 test('bars climb from plank to plank and leave from the mantle', async ({ page }) => {
   await page.goto('/rack')
-  await expect(page.getByText('223 bars drying, 12 batches')).toBeVisible()
+  await expect(page.getByText('261 bars on the racks, 38 ready')).toBeVisible()
   await page
-    .getByRole('region', { name: 'Mantle: ready' })
+    .getByRole('region', { name: 'Mantle' })
     .getByRole('button', { name: /Wardrobe Block 24/ })
     .click()
   const panel = page.getByRole('complementary', { name: 'The chosen batch' })

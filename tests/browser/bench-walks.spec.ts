@@ -18,6 +18,9 @@ const heading = (page: Page, says: string | RegExp) =>
   expect(page.getByRole('heading', { level: 1, name: says })).toBeVisible()
 const runOf = async (url: string, batch: Batch) =>
   (await send<Run>(`${url}/api/batches/${batch.id}/run`, 'GET')).body
+/** What is on the screen has reached the server. */
+const sent = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: /^kept$/ })).toBeVisible()
 const made = async (url: string, batch: Batch) => {
   const { body } = await send<Batch>(`${url}/api/batches/${batch.id}`, 'GET')
   const poured = body.events.find((event) => event.kind === 'poured')
@@ -276,6 +279,7 @@ test('frozen milk takes its lye by the spoon, under its guard, and accuses no ly
   await page.keyboard.press('f')
   await page.keyboard.press('f')
   await expect(page.getByText('Weak lye suspected')).toBeHidden()
+  await sent(page)
   const run = await runOf(server.url, batch)
   expect(run.events.filter(({ kind }) => kind === 'spooned')).toHaveLength(10)
 })
@@ -305,6 +309,7 @@ test('ready-mixed lye at its own 36 %: nothing to pour it into, and the oils com
   await page.getByLabel('Temperature of Oils').blur()
   await expect(page.getByRole('button', { name: 'They meet: combine' })).toBeVisible()
   // What was typed was kept though nobody pressed Keep.
+  await sent(page)
   const run = await runOf(server.url, batch)
   expect(
     run.events.flatMap((event) => (event.kind === 'read' ? [[event.vessel, event.celsius]] : [])),

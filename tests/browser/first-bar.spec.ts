@@ -62,8 +62,10 @@ test.describe('from nothing to a bar on the rack', () => {
     await page.keyboard.press('g')
     await page.keyboard.press('r')
     await expect(page).toHaveURL(/\/rack$/)
-    const plank = page.getByRole('region', { name: 'First days, handle with gloves' })
-    await expect(plank.getByRole('button', { name: /New formula 1, poured today/ })).toBeVisible()
+    const plank = page.getByRole('region', { name: 'First days' })
+    await expect(
+      plank.getByRole('button', { name: /New formula 1, a loaf, poured today/ }),
+    ).toBeVisible()
     await expect(page.getByText('42 days, 4 Jan 2027')).toBeVisible()
   })
 

@@ -89,7 +89,7 @@ test('the room: bars are dragged to another place, its rules and readings are ke
   page,
 }) => {
   await page.goto('/rack')
-  await page.getByLabel('as the room is').check()
+  await page.getByText('Room', { exact: true }).last().click()
   const place = (name: string) => page.getByRole('region', { name })
   const bars = place('Wire tray A').getByRole('button', { name: /^Ferry Shave/ })
   await expect(bars).toBeVisible()

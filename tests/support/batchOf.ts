@@ -49,7 +49,7 @@ export const batchOf = (
   madeAt: at,
   bars: 12,
   cure: { rule: 'most', days },
-  thumbnail: { base: '#eee', wave: '#ddd', lift: 0.4 },
+  thumbnail: { pattern: 'plain', colours: ['#eeeeee'] },
   batterGrams: frozen.result.batter,
   frozen,
   events,

@@ -20,7 +20,7 @@ export function putBatches(db: Db, formula: string, ...batches: string[]): void 
         bars: 12,
         cure: { rule: 'most', days: 42 },
         frozen,
-        thumbnail: { base: '#eee', wave: '#ddd', lift: 0.4 },
+        thumbnail: { pattern: 'plain', colours: ['#eeeeee'] },
       },
       now,
     )

@@ -100,7 +100,7 @@ const says = computed(() =>
         :x2="x(Math.min(now, last))"
         :y1="line"
         :y2="line"
-        :stroke="batch.thumbnail.wave"
+        :stroke="batch.thumbnail.colours.at(-1)"
         stroke-width="7"
       />
       <g v-for="(tick, place) in ticks" :key="`tick${place}`">

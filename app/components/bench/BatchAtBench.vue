@@ -16,6 +16,7 @@ provideBench({
   frozen: batch.frozen,
   name: batch.name,
   number: batch.number,
+  thumbnail: batch.thumbnail,
   keeper: useServerKeeper(run),
   practising: false,
   guided: false,

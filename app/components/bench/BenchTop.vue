@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { ListOrdered, Siren, TriangleAlert, Undo2, Volume2, VolumeX } from '@lucide/vue'
 import { standingLine } from '#core/bench/run/safetyCheck'
-import { thumbnailOf } from '#core/formula/thumbnail'
 
 /** Whose batch, since when, where it is kept, and the line that stands until everything is rinsed. */
 const emergency = defineModel<boolean>('emergency', { required: true })
@@ -12,18 +11,17 @@ const sounds = useBenchSounds()
 const {
   name,
   number,
+  thumbnail,
   minutes,
   clock,
   lyeIsAbout,
   keeper,
   practising,
-  ctx,
   speed,
   state,
   plan,
   index,
 } = bench
-const thumbnail = computed(() => thumbnailOf(ctx.value.document, ctx.value.library))
 /** Only a secure page comes back after a reload without its server. */
 const noReload = isSecureContext ? '' : '; do not reload this page now'
 const kept = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { thumbnailOf } from '#core/batter/thumbnail'
 import type { Frozen } from '#contracts/result'
 import type { RunEvent } from '#contracts/run'
 import { StorageSerializers, useSessionStorage } from '@vueuse/core'
@@ -16,6 +17,7 @@ const kept = useSessionStorage<{ id: string; name: string } | null>('mantle-rehe
   serializer: StorageSerializers.object,
 })
 const { name } = frozen.document
+const materials = useMaterials()
 if (kept.value?.name !== name) kept.value = { id: newId(), name }
 const { id } = kept.value!
 const setup = usualRunSetup(workshop.settings)
@@ -23,6 +25,7 @@ provideBench({
   frozen,
   name: frozen.document.name,
   number: null,
+  thumbnail: thumbnailOf(frozen.document, materials.library),
   keeper: useLocalKeeper(
     id,
     new Date(workshop.clock()).toISOString(),

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { patternOf } from '#core/formula/method'
 import type { FormulaDocument } from '#contracts/formula'
-import { thumbnailOf, partColour } from '#core/formula/thumbnail'
+import { barColour, partColour } from '#core/batter/colours'
 import { sumOf } from '#core/statistics/sum'
 
 /** The cut bar's face and the loaf, from the parts and the way they are poured. */
@@ -11,7 +11,7 @@ const { document } = defineProps<{ document: FormulaDocument }>()
 const bands = computed(() => {
   const { parts } = document
   if (!parts.length)
-    return [{ name: 'all of it', share: 1, colour: thumbnailOf(document, library.value).base }]
+    return [{ name: 'all of it', share: 1, colour: barColour(document, library.value) }]
   const whole = sumOf(parts, (part) => part.share ?? 0) || 1
   return parts.map((part) => ({
     name: part.name,

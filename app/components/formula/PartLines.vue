@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PartLine } from '#contracts/formula'
 import { shareTolerance } from '#core/formula/compute'
-import { partColour } from '#core/formula/thumbnail'
+import { partColour } from '#core/batter/colours'
 import { ratioFrom } from '#core/water/ways'
 import { sumOf } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'

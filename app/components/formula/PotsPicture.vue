@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partColour } from '#core/formula/thumbnail'
+import { partColour } from '#core/batter/colours'
 import { batterMillilitres, potFor } from '#core/formula/volume'
 import { documentOfPart } from '#core/formula/parts'
 import { lyeWeighed } from '#core/formula/pot'

@@ -21,11 +21,10 @@ const due = computed(() =>
 )
 const facts = computed((): [string, string][] => {
   const { drying, weighed } = batch.facts
-  const { curedOn, bars, cutOn } = standing.value
+  const { curedOn } = standing.value
   const last = lastWeighed(batch.facts)
   const on = (day: string) => dayText(day, { today: today.value })
   return [
-    ['Bars', `${bars}${cutOn ? '' : ' planned'}`],
     ...(last
       ? ([
           [
@@ -36,7 +35,7 @@ const facts = computed((): [string, string][] => {
         ] as [string, string][])
       : []),
     ['Usable', usableText(batch)],
-    ['Cure by your rule', `${batch.cure.days} days, ${on(curedOn!)}`],
+    ['Cure by your rule', `${batch.cure.days} days${curedOn ? `, ${on(curedOn)}` : ''}`],
     ...(drying
       ? ([
           ['Dry by weight', `${dryText(drying, today.value)}${drying.bars ? '' : ', expected'}`],
@@ -53,9 +52,12 @@ const bad = computed(() => isBlocked(batch.facts.usable))
   <div class="flex items-center gap-3">
     <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
     <div>
-      <h2 class="text-[18px] font-bold text-ink">{{ batch.name }}</h2>
-      <p class="text-sm text-ink-2">
-        Batch {{ batch.number }}, poured {{ distanceText(-standing.day) }}
+      <h2 class="text-[18px] leading-tight font-bold text-ink">
+        {{ batch.name }} {{ batch.number }}
+      </h2>
+      <p class="figure text-sm text-ink-2">
+        {{ say.count(standing.bars, 'bar', 'bars')
+        }}{{ standing.pouredOn ? `, poured ${distanceText(-standing.day)}` : ', to be poured' }}
       </p>
     </div>
   </div>
@@ -68,10 +70,10 @@ const bad = computed(() => isBlocked(batch.facts.usable))
   <LazyDryingChart
     v-if="whole && whole.id === batch.id && whole.facts.drying"
     :batch="whole"
-    class="mt-3 h-[190px]"
+    class="mt-3 h-[170px]"
   />
-  <div v-else class="mt-3 h-[190px]" />
-  <dl class="figure mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
+  <div v-else class="mt-3 h-[170px]" />
+  <dl class="figure mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
     <template v-for="[name, value] in facts" :key="name">
       <dt>{{ name }}</dt>
       <dd class="text-right font-[650]">{{ value }}</dd>
@@ -83,7 +85,7 @@ const bad = computed(() => isBlocked(batch.facts.usable))
       <li
         v-for="one in due"
         :key="one.kind"
-        class="flex items-center justify-between gap-3 border-t border-line-2 py-2"
+        class="flex items-center justify-between gap-3 border-t border-line-2 py-1.5"
       >
         <span
           >{{ dueWords[one.kind] }},
@@ -91,14 +93,12 @@ const bad = computed(() => isBlocked(batch.facts.usable))
             one.on <= today ? 'today' : dayText(one.on, { today })
           }}</span></span
         >
-        <button
+        <AppButton
           v-if="dueAnswers[one.kind]"
-          type="button"
-          class="link"
+          class="min-h-8 min-w-20 py-1"
           @click="answer(one.kind, [batch])"
+          >{{ dueAnswers[one.kind] }}</AppButton
         >
-          {{ dueAnswers[one.kind] }}
-        </button>
       </li>
     </ul>
   </template>

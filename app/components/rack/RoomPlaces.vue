@@ -1,13 +1,20 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
+import type { OnRack } from '~/composables/useRack'
 import { byPlace, moved, type Placed } from '#core/rack/places'
 import { VueDraggable } from 'vue-draggable-plus'
 import { sumOf } from '#core/statistics/sum'
 
 /** The room as it is: planks and trays with the bars that stand on each. Bars are dragged from one to another. */
-const props = defineProps<{ batches: BatchSummary[]; chosen: string | null }>()
-const emit = defineEmits<{ choose: [id: string]; room: [] }>()
-const { settings, today, say } = storeToRefs(useWorkshop())
+const props = defineProps<{
+  items: OnRack[]
+  chosen: string | null
+  ticks: ReadonlySet<string>
+  ticking: boolean
+}>()
+const emit = defineEmits<{ choose: [id: string]; tick: [id: string]; room: [] }>()
+const known = computed(() => new Map(props.items.map((one) => [one.batch.id, one])))
+const { settings, today } = storeToRefs(useWorkshop())
 const store = useBatches()
 
 interface Shelf {
@@ -19,17 +26,20 @@ interface Shelf {
 const shelves = ref<Shelf[]>([])
 function fill() {
   const { places } = settings.value.rack
-  const placed = byPlace(props.batches, new Set(places.map(({ id }) => id)), today.value)
+  const placed = byPlace(
+    props.items.map(({ batch }) => batch),
+    new Set(places.map(({ id }) => id)),
+    today.value,
+  )
   const nowhere = placed.get(null) ?? []
   shelves.value = [
     ...places.map(({ id, name, bars }) => ({ id, name, room: bars, items: placed.get(id) ?? [] })),
     ...(nowhere.length ? [{ id: null, name: 'No place yet', room: 0, items: nowhere }] : []),
   ]
 }
-watch(() => [props.batches, settings.value.rack.places, today.value], fill, { immediate: true })
+watch(() => [props.items, settings.value.rack.places, today.value], fill, { immediate: true })
 
 const barsOn = ({ items }: Shelf) => sumOf(items, ({ bars }) => bars)
-const most = 12
 async function put(batch: BatchSummary, bars: number, from: string | null, to: Shelf) {
   if (to.id === null || from === to.id) return fill()
   const spread = moved(batch, today.value, from, to.id, bars)
@@ -97,26 +107,36 @@ function dropped(to: Shelf) {
           <button
             type="button"
             class="flex flex-col items-start border-2 border-b-0 px-1 pt-0.5 text-left"
-            :class="chosen === item.batch.id ? 'border-act' : 'border-transparent'"
-            :aria-pressed="chosen === item.batch.id"
+            :class="
+              (ticking ? ticks.has(item.batch.id) : chosen === item.batch.id)
+                ? 'border-act'
+                : 'border-transparent'
+            "
+            :aria-pressed="ticking ? ticks.has(item.batch.id) : chosen === item.batch.id"
             :aria-label="`${item.batch.name} ${item.batch.number}, ${item.bars} bars on ${shelf.name}`"
-            @click="emit('choose', item.batch.id)"
+            :data-batch="item.batch.id"
+            @click="ticking ? emit('tick', item.batch.id) : emit('choose', item.batch.id)"
           >
-            <span class="text-[12.5px]"
-              ><b class="font-[650]">{{ item.batch.name }}</b
-              ><span class="figure ml-1 text-ink-2"
-                >{{ item.batch.number }} · {{ say.count(item.bars, 'bar', 'bars') }}</span
-              ></span
+            <b
+              v-if="known.get(item.batch.id)?.tag"
+              class="tag mb-1"
+              :class="known.get(item.batch.id)!.tag!.bad ? 'bg-warn' : 'bg-slate'"
+              >{{ known.get(item.batch.id)!.tag!.says }}</b
             >
-            <span class="flex items-end gap-[2px] overflow-hidden">
-              <BarThumbnail
-                v-for="bar in Math.min(most, item.bars)"
-                :key="bar"
-                :thumbnail="item.batch.thumbnail"
-                :width="13"
-                :height="34"
-              />
-            </span>
+            <BarRows
+              v-if="item.batch.facts.cutOn"
+              :thumbnail="item.batch.thumbnail"
+              :bars="item.bars"
+              :rows="2"
+              :width="9"
+              :height="16"
+              :left="known.get(item.batch.id)?.left"
+            />
+            <BarThumbnail v-else :thumbnail="item.batch.thumbnail" :width="84" :height="32" />
+            <span class="text-[12.5px]"
+              ><b>{{ item.batch.name }} {{ item.batch.number }}</b
+              ><span class="figure ml-1 text-ink-2">{{ item.bars }}</span></span
+            >
           </button>
         </li>
       </VueDraggable>

@@ -1,55 +1,67 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
+import { plankOf } from '#core/rack/planks'
 import { standingOf, type RackStage } from '#core/rack/standing'
 import { sumOf } from '#core/statistics/sum'
 
-/** The workshop as one picture: what waits for the pot, what lies in moulds, what dries, what is ready, from left to right. */
+/** The workshop as one picture: what waits for the pot, what lies in moulds, what dries, what is ready, climbing to the mantle. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
 const { today } = storeToRefs(useWorkshop())
-const steps: { stage: RackStage[]; says: string; to: string; loaf: boolean }[] = [
-  { stage: ['planned'], says: 'to pour', to: '/bench', loaf: true },
-  { stage: ['first-days'], says: 'first days', to: '/rack', loaf: true },
-  { stage: ['drying'], says: 'drying', to: '/rack', loaf: false },
-  { stage: ['last-weeks'], says: 'last weeks', to: '/rack', loaf: false },
-  { stage: ['ready'], says: 'on the mantle', to: '/rack', loaf: false },
+const steps: { stage: RackStage; says: string; to: string }[] = [
+  { stage: 'planned', says: 'to pour', to: '/bench' },
+  { stage: 'first-days', says: 'first days', to: '/rack' },
+  { stage: 'drying', says: 'drying', to: '/rack' },
+  { stage: 'last-weeks', says: 'last weeks', to: '/rack' },
+  { stage: 'ready', says: 'ready', to: '/rack' },
 ]
-/** Faces that find room on one plank of the picture. */
-const most = 5
+/** Batches that find room on one plank of the picture. */
+const most = 6
 const shown = computed(() => {
-  const all = batches.map((batch) => ({ batch, ...standingOf(batch, today.value) }))
+  const all = batches.map((batch) => {
+    const standing = standingOf(batch, today.value)
+    return { batch, standing, plank: plankOf(batch, standing) }
+  })
   return steps.map((step) => {
-    const here = all.filter(({ stage }) => step.stage.includes(stage))
+    const here = all.filter(({ plank }) => plank === step.stage)
     return {
       ...step,
-      faces: here.slice(0, most).map(({ batch }) => batch),
+      faces: here.slice(0, most),
       batches: here.length,
-      bars: sumOf(here, ({ bars }) => bars),
+      bars: sumOf(here, ({ standing }) => standing.bars),
     }
   })
 })
 </script>
 
 <template>
-  <ul class="grid grid-cols-5 gap-1.5" aria-label="The workshop at a glance">
+  <ul class="grid min-h-[66px] grid-cols-5 gap-1" aria-label="The workshop at a glance">
     <li v-for="(step, place) in shown" :key="step.says" class="flex min-w-0 flex-col justify-end">
       <NuxtLink :to="step.to" class="block rounded-sm hover:bg-white">
         <span
-          class="flex h-[52px] items-end justify-center gap-px overflow-hidden border-b-[6px] border-plank"
+          class="flex items-end gap-1 overflow-hidden border-b-[6px] border-plank pl-2"
           aria-hidden="true"
-          :style="{ marginBottom: `${place * 7}px` }"
+          :style="{ marginBottom: `${place * 4}px` }"
         >
-          <BarThumbnail
-            v-for="batch in step.faces"
-            :key="batch.id"
-            :thumbnail="batch.thumbnail"
-            :width="step.loaf ? 40 : 15"
-            :height="step.loaf ? 26 : 40 - place * 2"
-            :class="step.loaf ? 'min-w-0 shrink' : ''"
-          />
+          <template v-for="{ batch, standing } in step.faces" :key="batch.id">
+            <BarRows
+              v-if="standing.cutOn"
+              :thumbnail="batch.thumbnail"
+              :bars="Math.min(2, standing.bars)"
+              :width="8"
+              :height="18"
+              :gap="1"
+            />
+            <BarThumbnail
+              v-else
+              :thumbnail="batch.thumbnail"
+              :width="44"
+              :height="17"
+              :class="standing.pouredOn ? '' : 'opacity-40'"
+            />
+          </template>
         </span>
-        <span class="block text-center leading-tight">
-          <b class="figure text-[17px] font-[650]">{{ step.bars }}</b>
-          <span class="block text-[12px] text-ink-2">{{ step.says }}</span>
+        <span class="block pl-2 text-[13px] leading-[22px] text-ink-2 max-sm:pl-0 max-sm:text-center max-sm:text-xs max-sm:leading-tight">
+          <b class="figure text-base font-bold text-ink max-sm:block">{{ step.bars }}</b> {{ step.says }}
           <span class="sr-only">bars in {{ step.batches }} batches</span>
         </span>
       </NuxtLink>

@@ -2,7 +2,7 @@
 import { scaleSteps } from '#contracts/words'
 import type { FormulaDocument } from '#contracts/formula'
 import { blankFormula } from '#core/formula/blank'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/batter/thumbnail'
 import { onScale } from '#core/formula/onScale'
 import { driedGrams } from '#core/formula/size'
 import { Printer } from '@lucide/vue'

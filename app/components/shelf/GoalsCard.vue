@@ -16,6 +16,12 @@ onMounted(() => void goals.load())
 
 const nameOf = (formulaId: string) =>
   formulas.list.find(({ id }) => id === formulaId)?.document.name ?? 'a formula that is deleted'
+/** Bars that are drawn of one promise; of more each stands for several. */
+const most = 60
+const colourOf = (formulaId: string) => {
+  const formula = formulas.list.find(({ id }) => id === formulaId)
+  return formula && formulas.thumbnail(formula).colours.at(-1)
+}
 /** Days that the kind of a formula cures. */
 function usualDays(formulaId: string): number {
   const formula = formulas.list.find(({ id }) => id === formulaId)
@@ -82,21 +88,47 @@ async function remove(id: string) {
 
 <template>
   <section class="sheet self-start">
-    <div class="flex items-center justify-between gap-3 px-4 py-3">
+    <div class="flex h-9 items-center justify-between gap-3 px-4">
       <h2>Promised</h2>
-      <AppButton :disabled="!formulas.list.length" @click="begin">Add a date</AppButton>
+      <button type="button" class="link text-sm" :disabled="!formulas.list.length" @click="begin">
+        Add a date
+      </button>
     </div>
     <p v-if="goals.problem" role="alert" class="px-4 pb-3 text-stop">{{ goals.problem }}</p>
     <ul>
       <li
         v-for="{ goal, plan } in shown"
         :key="goal.id"
-        class="grid grid-cols-[1fr_auto] gap-x-3 border-t border-line-2 px-4 py-2.5"
+        class="grid grid-cols-[1fr_auto] gap-x-2 border-t border-line-2 px-4 py-1.5"
       >
         <div class="min-w-0">
-          <b class="figure font-[650]">{{ goal.bars }} {{ nameOf(goal.formulaId) }}</b>
-          <p class="text-sm text-ink-2">{{ goal.what }}, {{ dayText(goal.on, { today }) }}</p>
-          <p class="figure text-sm" :class="late(plan) ? 'font-semibold text-warn' : 'text-ink-2'">
+          <p class="flex flex-wrap justify-between gap-x-3">
+            <b class="figure font-[650]">{{ goal.bars }} {{ nameOf(goal.formulaId) }}</b>
+            <span class="text-[13px] text-ink-2"
+              >{{ goal.what }}, {{ dayText(goal.on, { today }) }}</span
+            >
+          </p>
+          <div class="my-1 flex h-3 gap-px" aria-hidden="true">
+            <i
+              v-for="bar in Math.min(most, goal.bars)"
+              :key="bar"
+              class="max-w-[5px] flex-1 border"
+              :class="
+                (bar * goal.bars) / Math.min(most, goal.bars) <= plan.there
+                  ? 'border-[#5c6663]'
+                  : 'border-warn'
+              "
+              :style="
+                (bar * goal.bars) / Math.min(most, goal.bars) <= plan.there
+                  ? { background: colourOf(goal.formulaId) }
+                  : undefined
+              "
+            />
+          </div>
+          <p
+            class="figure text-[12.5px] leading-[17px]"
+            :class="late(plan) ? 'font-semibold text-warn' : 'text-ink-2'"
+          >
             {{ words({ plan }) }}
           </p>
         </div>

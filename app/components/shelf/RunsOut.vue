@@ -32,22 +32,24 @@ function words(one: Outlook): string {
 
 <template>
   <section class="sheet self-start">
-    <h2 class="px-4 py-3">What is left</h2>
+    <h2 class="flex h-9 items-center px-4">What is left</h2>
     <ul>
       <li
         v-for="one in list"
         :key="one.formulaId"
-        class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-2"
+        class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-1"
       >
-        <BarThumbnail :thumbnail="thumbnailOf(one)" />
+        <BarThumbnail :thumbnail="thumbnailOf(one)" :width="40" :height="27" />
         <div class="min-w-0">
           <b class="block truncate font-[650]">{{ one.name }}</b>
-          <small class="text-sm" :class="one.gap ? 'font-semibold text-warn' : 'text-ink-2'">{{
-            words(one)
-          }}</small>
+          <small
+            class="block text-[12.5px] leading-[17px]"
+            :class="one.gap ? 'font-semibold text-warn' : 'text-ink-2'"
+            >{{ words(one) }}</small
+          >
         </div>
         <span class="figure text-right text-sm"
-          ><b class="text-[15px] font-[650]">{{ one.ready }}</b> bars</span
+          ><b class="text-[17px] font-bold">{{ one.ready }}</b> bars</span
         >
       </li>
     </ul>

@@ -21,7 +21,12 @@ use([
   TooltipComponent,
   SVGRenderer,
 ])
-defineProps<{ option: Record<string, unknown>; says: string }>()
+const { option } = defineProps<{ option: Record<string, unknown>; says: string }>()
+/** In the house's typeface. */
+const drawn = computed(() => ({
+  textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif" },
+  ...option,
+}))
 const emit = defineEmits<{ pick: [index: number] }>()
 </script>
 
@@ -30,7 +35,7 @@ const emit = defineEmits<{ pick: [index: number] }>()
   <div role="img" :aria-label="says" class="overflow-hidden">
     <VChart
       class="block size-full"
-      :option="option"
+      :option="drawn"
       autoresize
       @click="(event: { dataIndex?: number }) => emit('pick', event.dataIndex ?? -1)"
     />

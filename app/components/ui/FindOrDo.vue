@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import type { BatchSummary } from '#contracts/batch'
-import type { Thumbnail } from '#core/formula/thumbnail'
+import type { Thumbnail } from '#contracts/thumbnail'
 import { capital } from '#core/units/language'
 import { watchDebounced } from '@vueuse/core'
 import { findIn, type Found } from '~/utils/finding'

@@ -1,11 +1,9 @@
 <script setup lang="ts">
-import { thumbnailOf } from '#core/formula/thumbnail'
 import { standingOf } from '#core/rack/standing'
 
 /** The bench as a station: go on, begin, practise, write up from paper. */
 const batches = useBatches()
 const formulas = useFormulas()
-const { library } = storeToRefs(useMaterials())
 const { today } = storeToRefs(useWorkshop())
 const router = useRouter()
 useHead({ title: 'Bench · Mantle' })
@@ -117,9 +115,7 @@ function openPaper() {
         <div v-if="practising" class="mt-3 flex flex-wrap items-center gap-3">
           <BarThumbnail
             v-if="formulas.list.find(({ id }) => id === practising)"
-            :thumbnail="
-              thumbnailOf(formulas.list.find(({ id }) => id === practising)!.document, library)
-            "
+            :thumbnail="formulas.thumbnail(formulas.list.find(({ id }) => id === practising)!)"
           />
           <AppButton kind="main" @click="practise(true)">Guided, step by step</AppButton>
           <AppButton @click="practise(false)">Alone</AppButton>

@@ -9,7 +9,7 @@ import { shownTrait, traitIds, traitsOf, type Traits } from '#core/character/tra
 import { changesBetween } from '#core/versions/changes'
 import { compareWeights } from '#core/versions/compare'
 import { computeFormula } from '#core/formula/compute'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/batter/thumbnail'
 import { sayWater } from '#core/formula/names'
 import { capital } from '#core/units/language'
 import { purposeNames } from '~/utils/purposeNames'

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
-import { thumbnailOf } from '#core/formula/thumbnail'
 import { plainWord } from '#core/materials/tokens'
 import { purposeNames } from '~/utils/purposeNames'
 
@@ -132,7 +131,7 @@ const search = ref<HTMLInputElement | null>(null)
         :key="formula.id"
         class="relative grid grid-cols-[44px_1fr_28px] items-center gap-x-4 gap-y-1 border-t border-line-2 px-4 py-3 first:border-t-0 hover:bg-white md:grid-cols-[44px_240px_1fr_150px_120px_28px]"
       >
-        <BarThumbnail :thumbnail="thumbnailOf(formula.document, library)" />
+        <BarThumbnail :thumbnail="formulas.thumbnail(formula)" />
         <div class="min-w-0">
           <NuxtLink
             :to="`/formulas/${formula.id}`"

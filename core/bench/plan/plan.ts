@@ -2,7 +2,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Frozen } from '#contracts/result'
 import type { RunSetup } from '#contracts/run'
 import type { Tool } from '#contracts/words'
-import { partColour, thumbnailOf } from '../../formula/thumbnail'
+import { barColour, partColour } from '../../batter/colours'
 import { frozenLibrary } from '../../formula/frozen'
 import { onScale as roundToScale } from '../../formula/onScale'
 import { libraryIn } from '../../materials/inUnits'
@@ -280,7 +280,7 @@ const racesAt = 0.5
 
 /** What the plan says of each pot. */
 function potPlans({ document, library, pots, dividing }: PlanContext, steps: Step[]): PotPlan[] {
-  const base = thumbnailOf(document, library).base
+  const base = barColour(document, library)
   const workings = pots.map((pot) => workingTime(pot.document, pot.result, library).minutes)
   return pots.map(({ name, share, result }, index) => {
     const part = document.parts[index]

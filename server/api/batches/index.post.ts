@@ -1,5 +1,5 @@
 import { newBatchSchema } from '#contracts/batch'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailsOf } from '#core/batter/thumbnail'
 import { faultsInFormula } from '#core/formula/faults'
 import { freeze } from '#core/batch/freeze'
 import { openStops } from '#core/formula/frozen'
@@ -26,7 +26,8 @@ export default route(
     const frozen = freeze(document, library, body.overruled)
     const [stop] = openStops(frozen.remarks, body.overruled)
     if (stop) refuse(422, `${stop.says} ${stop.because}`, `overruled.${stop.id}`)
-    return makeBatch(db, { ...body, frozen, thumbnail: thumbnailOf(document, library) }, now)
+    const thumbnail = thumbnailsOf(formulas.list(db), library).get(body.formulaId)!
+    return makeBatch(db, { ...body, frozen, thumbnail }, now)
   },
   { may: ['bench', 'formulas'] },
 )

@@ -21,6 +21,7 @@ const { library } = storeToRefs(useMaterials())
 const why = ref<Figure | null>(null)
 const making = ref(false)
 const versions = ref(false)
+const picturing = ref(false)
 const typedLine = ref<{ focus: () => void } | null>(null)
 const water = ref<{ focus: () => void } | null>(null)
 const nameFault = ref('')
@@ -130,7 +131,21 @@ const entries = computed(() => [
   </div>
   <div v-else-if="loaded" class="mx-auto max-w-[1280px] px-3 pb-4 sm:px-6">
     <div class="flex flex-wrap items-center gap-x-3 gap-y-2 py-3">
-      <BarThumbnail :thumbnail="thumbnail" :width="58" :height="38" />
+      <button
+        type="button"
+        :aria-label="`Change the picture of ${document.name}`"
+        @click="picturing = true"
+      >
+        <BarThumbnail :thumbnail="thumbnail" :width="58" :height="38" />
+      </button>
+      <LazyThumbnailDialog
+        v-if="picturing"
+        v-model="picturing"
+        :name="document.name"
+        :thumbnail="thumbnail"
+        :own="document.thumbnail && editor.unchosen.value"
+        @change="editor.put(['thumbnail'], $event)"
+      />
       <div class="mr-auto min-w-52 flex-1">
         <h1 class="relative">
           <input

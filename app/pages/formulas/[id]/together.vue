@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { oddsText } from '#core/risk/oddsText'
-import { thumbnailOf } from '#core/formula/thumbnail'
+import { thumbnailOf } from '#core/batter/thumbnail'
 import { changesBetween } from '#core/versions/changes'
 import type { MergePlace, Side } from '#core/versions/merge'
 import { inSentence } from '#core/units/language'
