@@ -14,6 +14,7 @@ function load() {
   void materials.load()
 }
 onMounted(load)
+useTheme()
 useTellDue()
 useFocusHome()
 const outbox = useOutbox()

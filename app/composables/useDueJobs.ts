@@ -53,20 +53,9 @@ export function useDueJobs() {
     const bars = sumOf(all, (batch) => standingOf(batch, today.value).bars)
     return { says: kind === 'turn' ? `Turn ${bars} bars` : 'Weigh the marked bars', because }
   }
-  /** When something is best done, to the half hour where hours are known; a time of today without its date. */
-  function best({ between }: Due): string {
-    if (!between) return ''
-    const { timeZone } = workshop.settings
-    const half = 30 * 60_000
-    const near = (instant: string) =>
-      new Date(Math.round(Date.parse(instant) / half) * half).toISOString()
-    const [from, to] = [near(between.from), near(between.to)]
-    if (from === to) return momentText(between.from, timeZone)
-    const isToday = [from, to].every((instant) => workshop.dayOf(instant) === today.value)
-    return isToday
-      ? `from ${timeText(from, timeZone)} to ${timeText(to, timeZone)}`
-      : whenText({ from, to }, timeZone)
-  }
+  /** When something is best done. */
+  const best = ({ between }: Due): string =>
+    between ? roundWhenText(between, workshop.settings.timeZone) : ''
   function jobWords(one: Due, batch: BatchSummary) {
     const name = `Batch ${batch.number}`
     const past = pastText(one, now.value)

@@ -54,7 +54,7 @@ async function start() {
       <template v-for="list in listed" :key="list.title">
         <h2
           class="flex h-7 shrink-0 items-center justify-between border-t border-line px-4"
-          :class="list.late ? 'bg-warn !text-white' : 'bg-[#f3f5f2]'"
+          :class="list.late ? 'bg-warn !text-white' : 'bg-band'"
         >
           {{ list.title }} <span class="figure">{{ list.jobs.length || '' }}</span>
         </h2>
@@ -63,7 +63,7 @@ async function start() {
             v-for="(job, place) in shownOf(list)"
             :key="`${job.batches[0]!.id} ${job.kind}`"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-1.5"
-            :class="list.late ? 'bg-[#fbf3e8]' : ''"
+            :class="list.late ? 'bg-warn-ground' : ''"
           >
             <BarThumbnail :thumbnail="job.batches[0]!.thumbnail" />
             <div class="min-w-0">

@@ -74,7 +74,7 @@ const board = ref<HTMLElement | null>(null)
 const { width } = useElementSize(board)
 /** Columns of at least 198 px beside the gutter; on a phone two. */
 const columns = computed(() =>
-  width.value < 560 ? 2 : Math.max(1, Math.floor((width.value - 92) / 190)),
+  width.value < 340 ? 1 : width.value < 560 ? 2 : Math.max(1, Math.floor((width.value - 92) / 190)),
 )
 
 const chosen = ref<string | null>(null)

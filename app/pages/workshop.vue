@@ -1,8 +1,11 @@
 <script setup lang="ts">
+import { themes } from '~/composables/useTheme'
+
 /** The workshop as a whole: what it is set to, which devices may do what, and its backups. */
 useHead({ title: 'The workshop · Mantle' })
 const workshop = useWorkshop()
 const { settings, say } = storeToRefs(workshop)
+const { chosen: theme } = useTheme()
 const lines = computed(() => [
   { says: 'Weights and warmth', is: `${say.value.massUnit}, °${say.value.degrees}` },
   { says: 'The scale shows steps of', is: scaleText(settings.value.scale) },
@@ -29,6 +32,14 @@ const lines = computed(() => [
             Change
           </button>
         </div>
+        <fieldset class="flex flex-wrap gap-x-4 gap-y-1 border-b border-line-2 px-4 py-2.5">
+          <legend class="sr-only">Light or dark, on this device</legend>
+          <span class="mr-auto text-ink-2">Light or dark, here</span>
+          <label v-for="one in themes" :key="one" class="flex items-center gap-1.5 font-[650]">
+            <input v-model="theme" type="radio" name="theme" :value="one" />
+            {{ one === 'system' ? 'as this device' : one }}
+          </label>
+        </fieldset>
         <dl>
           <div
             v-for="line in lines"

@@ -46,6 +46,16 @@ export const whenText = ({ from, to }: { from: string; to: string }, timeZone: s
     new Date(to),
   )
 
+/** The same to the half hour: nothing that is foretold is known to the minute. */
+export function roundWhenText(window: { from: string; to: string }, timeZone: string): string {
+  const half = 30 * 60_000
+  const near = (instant: string) =>
+    new Date(Math.round(Date.parse(instant) / half) * half).toISOString()
+  return window.from === window.to
+    ? momentText(window.from, timeZone)
+    : whenText({ from: near(window.from), to: near(window.to) }, timeZone)
+}
+
 /** Days of width from which a span is told by parts of months, and from which by months. */
 const inParts = 14
 const inMonths = 100
@@ -91,6 +101,16 @@ export const monthText = (day: string, today: string): string =>
     year: today.startsWith(day.slice(0, 4)) ? undefined : 'numeric',
     timeZone: 'UTC',
   })
+
+/** A day of this week: Sat 7. */
+export const weekdayText = (day: string): string =>
+  said(`${day}T12:00:00Z`, { weekday: 'short', day: 'numeric', timeZone: 'UTC' })
+
+/** How much of its day is over at an instant, 0 to 1, by the clock of a time zone. */
+export function partOfDay(instant: string, timeZone: string): number {
+  const at = new TZDate(Date.parse(instant), timeZone)
+  return (at.getHours() + at.getMinutes() / 60) / 24
+}
 
 /** How far a day lies from another, in words: tomorrow, in 5 days, 3 days ago. */
 export const distanceText = (days: number): string =>

@@ -156,21 +156,30 @@ export function forecastToKeep(
   }
 }
 
-/** Checks after the pour that are still open: from the bench, or from the formula where only the time of the pour is known. */
-function checksOf(
-  frozen: Frozen,
-  events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
-): Check[] {
+/**
+ * When to look after a loaf, open or not: from the bench, or from the formula where only the time of the pour is known.
+ * @param events that hold
+ * @example checksAfter(cut.frozen, cut.events) // []
+ */
+export function checksAfter(frozen: Frozen, events: readonly BatchEvent[]): Check[] {
   const poured = events.findLast((event) => event.kind === 'poured')
-  const cut = events.some((event) => event.kind === 'cut')
-  if (!poured || cut) return []
-  const looked = new Set(events.flatMap((event) => (event.kind === 'checked' ? [event.check] : [])))
-  const all =
+  if (!poured) return []
+  return (
     poured.checks ??
     (poured.pouredAt
       ? afterPlanOf(frozen.document, frozen.result, frozenLibrary(frozen), poured.pouredAt).checks
       : [])
-  return all.filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
+  )
+}
+
+/** Those of them that are still open. */
+function checksOf(
+  frozen: Frozen,
+  events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
+): Check[] {
+  if (events.some((event) => event.kind === 'cut')) return []
+  const looked = new Set(events.flatMap((event) => (event.kind === 'checked' ? [event.check] : [])))
+  return checksAfter(frozen, events).filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
 /** What of the facts has to be fitted to weigh-ins, which takes a while. */

@@ -29,7 +29,7 @@ test('one batch from the pour to the last bar', async ({ page, server }) => {
   await confirm(page, 'Keep the reading')
   await confirm(page, 'Keep it')
   await expect(page.getByText('Strip 9: 8 to 10 is soap.')).toBeVisible()
-  await page.getByRole('button', { name: 'For sale' }).click()
+  await page.getByRole('button', { name: 'For sale', exact: true }).click()
   await page.getByLabel('On what it rests').fill('Strip and zap on 23 November')
   await confirm(page, 'It may be sold')
   await expect(page.getByText('Strip and zap on 23 November').first()).toBeVisible()

@@ -15,7 +15,7 @@ const corrected = computed(() =>
     <thead>
       <tr class="border-b border-line text-sm text-ink-2">
         <th scope="col" class="py-1 text-left font-normal"></th>
-        <th scope="col" class="py-1 text-right font-normal">as frozen</th>
+        <th scope="col" class="py-1 text-right font-normal">as planned</th>
         <th scope="col" class="py-1 text-right font-normal">
           {{ corrected ? 'as corrected' : 'as made' }}
         </th>

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { inSentence } from '#core/units/language'
 import type { Batch } from '#contracts/batch'
-import { cureRule } from '#core/rack/cure'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { testOn } from '#core/rack/usable'
 import { mostOdds } from '#core/risk/odds'
@@ -93,61 +91,29 @@ const best = computed((): Answer => {
           : `from ${on(readyOn!)}`,
     because:
       by === 'weight'
-        ? 'Dry by weight, the later of the two clocks.'
-        : 'By your cure rule, the later of the two clocks.',
+        ? `Dry by weight; ${say.value.count(batch.cure.days, 'day', 'days')} by your rule end ${on(standing.value.curedOn!)}.`
+        : `${say.value.count(batch.cure.days, 'day', 'days')} by your rule${batch.facts.drying ? `; dry by weight ${dryText(batch.facts.drying, today.value)}` : ''}.`,
   }
-})
-const clocks = computed(() => {
-  const { curedOn } = standing.value
-  const { drying } = batch.facts
-  const rule = inSentence(cureRule(batch.cure.rule)?.label ?? batch.cure.rule)
-  return [
-    {
-      name: 'Calendar',
-      says: on(curedOn!),
-      because: `${say.value.count(batch.cure.days, 'day', 'days')}, ${rule}`,
-    },
-    ...(drying
-      ? [
-          {
-            name: 'Weight',
-            says: dryText(drying, today.value),
-            because: drying.bars
-              ? say.value.count(drying.bars, 'marked bar', 'marked bars')
-              : 'expected; weigh marked bars to know it better',
-          },
-        ]
-      : []),
-  ]
 })
 </script>
 
 <template>
-  <div>
-    <dl class="grid gap-3">
-      <div
-        v-for="answer in [usable, sale, best]"
-        :key="answer.asks"
-        class="grid grid-cols-[auto_1fr] gap-x-3"
+  <dl class="grid grid-cols-3 gap-y-3">
+    <div
+      v-for="answer in [usable, sale, best]"
+      :key="answer.asks"
+      class="border-l border-line-3 px-3 max-sm:px-2 max-sm:first:border-l-0 max-sm:first:pl-0"
+    >
+      <dt class="text-ink-2">{{ answer.asks }}</dt>
+      <dd class="figure text-[16px] leading-tight font-bold" :class="answer.bad ? 'text-stop' : ''">
+        {{ answer.says }}
+      </dd>
+      <dd
+        class="text-[13px] leading-[17px]"
+        :class="answer.bad ? 'font-semibold text-stop' : 'text-ink-2'"
       >
-        <dt>{{ answer.asks }}</dt>
-        <dd class="figure text-right font-[650]" :class="answer.bad ? 'text-stop' : ''">
-          {{ answer.says }}
-        </dd>
-        <dd
-          class="col-span-2 text-sm"
-          :class="answer.bad ? 'font-semibold text-stop' : 'text-ink-2'"
-        >
-          {{ answer.because }}
-        </dd>
-      </div>
-    </dl>
-    <div class="mt-4 grid grid-cols-2 gap-3 border-t border-line-2 pt-3">
-      <div v-for="clock in clocks" :key="clock.name">
-        <h3 class="text-[13px] font-[650] text-ink-2">{{ clock.name }}</h3>
-        <p class="figure font-[650]">{{ clock.says }}</p>
-        <p class="text-sm text-ink-2">{{ clock.because }}</p>
-      </div>
+        {{ answer.because }}
+      </dd>
     </div>
-  </div>
+  </dl>
 </template>

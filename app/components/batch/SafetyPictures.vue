@@ -26,7 +26,7 @@ const points = [
         class="h-14 w-20 print:h-10"
         aria-hidden="true"
         fill="none"
-        stroke="#182022"
+        stroke="var(--color-ink)"
         stroke-width="2.4"
       >
         <template v-if="point.id === 'goggles'">
@@ -47,7 +47,7 @@ const points = [
             font-size="18"
             font-weight="700"
             stroke="none"
-            fill="#182022"
+            fill="var(--color-ink)"
           >
             Al
           </text>

@@ -46,11 +46,11 @@ const spoken = computed(
     :aria-label="spoken"
     class="shrink-0"
   >
-    <rect :width="width" :height="height" fill="#e7ece9" />
+    <rect :width="width" :height="height" fill="var(--color-line-2)" />
     <rect
       v-bind="region"
       :rx="Math.min(region.width, region.height) / 2.6"
-      fill="#b9d6c6"
+      fill="var(--color-ok-ground)"
       stroke="#7fae95"
       stroke-width="1"
     />
@@ -60,18 +60,24 @@ const spoken = computed(
         :y1="py(before[y])"
         :x2="px(traits[x])"
         :y2="py(traits[y])"
-        stroke="#4c595b"
+        stroke="var(--color-ink-2)"
       />
-      <circle :cx="px(before[x])" :cy="py(before[y])" r="4" fill="#fbfcfa" stroke="#4c595b" />
+      <circle
+        :cx="px(before[x])"
+        :cy="py(before[y])"
+        r="4"
+        fill="var(--color-sheet)"
+        stroke="var(--color-ink-2)"
+      />
     </template>
-    <circle v-if="inside" :cx="px(traits[x])" :cy="py(traits[y])" r="6" fill="#182022" />
+    <circle v-if="inside" :cx="px(traits[x])" :cy="py(traits[y])" r="6" fill="var(--color-ink)" />
     <path
       v-else
       :d="`M${px(traits[x])} ${py(traits[y]) - 7} l7 7 -7 7 -7 -7 z`"
       fill="#8a4b00"
-      stroke="#fbfcfa"
+      stroke="var(--color-sheet)"
     />
-    <g font-size="11" fill="#4c595b">
+    <g font-size="11" fill="var(--color-ink-2)">
       <text x="0" :y="height + 12">{{ traitRules[x].ends[0] }}</text>
       <text :x="width" :y="height + 12" text-anchor="end">{{ traitRules[x].ends[1] }}</text>
       <text :transform="`translate(-5 ${height}) rotate(-90)`">{{ traitRules[y].ends[0] }}</text>

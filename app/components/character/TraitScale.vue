@@ -23,19 +23,19 @@ const percent = (of: number) => `${shownTrait(of)}%`
     :aria-label="sayTrait(trait, value, region)"
   >
     <span>{{ traitRules[trait].says }}</span>
-    <span class="relative h-4 bg-[#e7ece9]">
+    <span class="relative h-4 bg-band">
       <i
-        class="absolute inset-y-0 border-x-2 border-[#7fae95] bg-[#c3dbce]"
+        class="absolute inset-y-0 border-x-2 border-[#7fae95] bg-ok-ground"
         :style="{ left: percent(region[0]), right: `${100 - shownTrait(region[1])}%` }"
       />
       <i
         class="absolute inset-y-[5px] left-0"
-        :class="where === 'inside' ? 'bg-[#182022]' : 'bg-warn'"
+        :class="where === 'inside' ? 'bg-ink' : 'bg-warn'"
         :style="{ width: percent(value) }"
       />
       <i
         v-if="before !== null"
-        class="absolute inset-y-0 w-0.5 bg-[#4c595b]"
+        class="absolute inset-y-0 w-0.5 bg-ink-2"
         :style="{ left: percent(before) }"
       />
     </span>

@@ -52,7 +52,7 @@ const also = computed(() => {
   >
     <div class="bg-chalk/70 px-3 py-1.5">
       <input
-        class="typed w-full rounded-sm border border-transparent bg-transparent px-1 py-0.5 text-[16px] hover:border-line-3 focus:bg-white"
+        class="typed w-full rounded-sm border border-transparent bg-transparent px-1 py-0.5 text-[16px] hover:border-line-3 focus:bg-field"
         :value="line.text"
         :aria-label="`As written: ${line.text}`"
         maxlength="300"
@@ -71,7 +71,7 @@ const also = computed(() => {
             v-for="(option, index) in line.options"
             :key="index"
             type="button"
-            class="flex items-center gap-2 rounded-sm border border-line-3 bg-white px-2.5 py-1.5 text-left hover:border-ink"
+            class="flex items-center gap-2 rounded-sm border border-line-3 bg-field px-2.5 py-1.5 text-left hover:border-ink"
             @click="emit('take', index)"
           >
             <kbd v-if="from + index <= 9">{{ from + index }}</kbd>

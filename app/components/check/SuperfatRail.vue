@@ -30,7 +30,7 @@ const spoken = computed(() =>
         :style="{ width: `${x(0)}%` }"
       />
       <i
-        class="absolute inset-y-0 bg-[#bfd8cb]"
+        class="absolute inset-y-0 bg-ok-ground"
         :style="{ left: `${x(0.04)}%`, width: `${x(0.12) - x(0.04)}%` }"
       />
     </div>
@@ -47,7 +47,7 @@ const spoken = computed(() =>
       <i
         v-for="(mark, index) in marks"
         :key="index"
-        class="absolute top-2.5 size-5 -translate-x-1/2 rounded-full border-[3px] border-ink bg-white/70"
+        class="absolute top-2.5 size-5 -translate-x-1/2 rounded-full border-[3px] border-ink bg-field/70"
         :style="{ left: `${x(mark)}%` }"
       />
     </template>

@@ -113,7 +113,7 @@ const label = (index: number) => result.value.fats[index]?.name ?? ''
           <button
             v-if="byShare && !whole"
             type="button"
-            class="figure rounded-sm border border-line-3 bg-white px-1.5 py-0.5 text-xs font-semibold text-act hover:border-act"
+            class="figure rounded-sm border border-line-3 bg-field px-1.5 py-0.5 text-xs font-semibold text-act hover:border-act"
             :aria-label="`Give what is open to ${label(index)}`"
             @click="change(giveRemaining(document, index))"
           >

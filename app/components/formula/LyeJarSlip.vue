@@ -26,7 +26,7 @@ const drain = ref(false)
       </SlipKey>
       <button
         type="button"
-        class="rounded-sm border border-[#8c7c4f] bg-white px-3 py-1.5 font-semibold text-[#182022]"
+        class="rounded-sm border border-[#8c7c4f] bg-field px-3 py-1.5 font-semibold text-[#182022]"
         :aria-expanded="drain"
         @click="drain = true"
       >

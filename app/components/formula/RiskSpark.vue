@@ -62,7 +62,7 @@ const fine = computed(() => (risk?.lyeHeavy ?? 0) <= (most.value ?? 1))
           y1="0"
           :x2="picture.median"
           :y2="height"
-          stroke="#182022"
+          stroke="var(--color-ink)"
           stroke-width="2"
         />
       </template>

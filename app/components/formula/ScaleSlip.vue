@@ -48,9 +48,14 @@ const steps = computed(() => {
         :aria-label="`The scale shows ${step.shows}, in steps of ${step.step}`"
       >
         <svg viewBox="0 0 96 58" class="mx-auto w-20" aria-hidden="true">
-          <path d="M34 4 h28 l-4 18 h-20 z" fill="#fff" stroke="#182022" stroke-width="2.5" />
-          <path d="M20 25 h56" stroke="#182022" stroke-width="3" />
-          <path d="M20 28 h56 l10 28 h-76 z" fill="#182022" />
+          <path
+            d="M34 4 h28 l-4 18 h-20 z"
+            fill="#fff"
+            stroke="var(--color-ink)"
+            stroke-width="2.5"
+          />
+          <path d="M20 25 h56" stroke="var(--color-ink)" stroke-width="3" />
+          <path d="M20 28 h56 l10 28 h-76 z" fill="var(--color-ink)" />
           <rect x="24" y="35" width="48" height="16" rx="2" fill="#dfe6df" />
           <text
             x="48"
@@ -58,7 +63,7 @@ const steps = computed(() => {
             text-anchor="middle"
             font-size="12.5"
             font-weight="700"
-            fill="#182022"
+            fill="var(--color-ink)"
           >
             {{ step.shows }}
           </text>

@@ -211,7 +211,7 @@ function use() {
         </h3>
         <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
           <div
-            class="col-span-2 grid content-between gap-2 rounded-sm bg-white px-3 py-2.5"
+            class="col-span-2 grid content-between gap-2 rounded-sm bg-field px-3 py-2.5"
             :class="hasCarton ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3'"
           >
             <b class="font-semibold">A carton or box: type its inside</b>
@@ -292,7 +292,7 @@ function use() {
         <h3 class="font-semibold text-ink-2">Or without one</h3>
         <div class="flex flex-wrap gap-2">
           <label
-            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+            class="flex items-center gap-2 rounded-sm bg-field px-3 py-2 outline-1 outline-line-3"
           >
             Oils of
             <NumberField
@@ -308,7 +308,7 @@ function use() {
             />
           </label>
           <label
-            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+            class="flex items-center gap-2 rounded-sm bg-field px-3 py-2 outline-1 outline-line-3"
           >
             Batter of
             <NumberField
@@ -324,7 +324,7 @@ function use() {
             />
           </label>
           <span
-            class="flex items-center gap-2 rounded-sm bg-white px-3 py-2 outline-1 outline-line-3"
+            class="flex items-center gap-2 rounded-sm bg-field px-3 py-2 outline-1 outline-line-3"
           >
             <NumberField
               label="Count of bars"

@@ -35,7 +35,7 @@ async function press() {
     :class="
       lit
         ? 'border-slate bg-slate text-white'
-        : 'border-[#8c7c4f] bg-white text-[#182022] hover:border-ink'
+        : 'border-[#8c7c4f] bg-field text-[#182022] hover:border-ink'
     "
     @click="press"
   >

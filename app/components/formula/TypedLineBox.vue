@@ -93,7 +93,7 @@ defineExpose({ focus: () => input.value?.focus() })
     <input
       ref="input"
       v-model="text"
-      class="typed w-full rounded-sm border bg-white px-3 py-1.5 text-[16px] text-[#182022] placeholder:text-[15px] placeholder:text-[#5d696a]"
+      class="typed w-full rounded-sm border bg-field px-3 py-1.5 text-[16px] text-on-field placeholder:text-[15px] placeholder:text-ink-3"
       :class="
         !text
           ? 'border-dashed border-line-3'
@@ -152,7 +152,7 @@ defineExpose({ focus: () => input.value?.focus() })
           :key="answer.key"
           role="option"
           :aria-selected="index === picked"
-          class="flex cursor-pointer items-center gap-2.5 rounded-sm border bg-white px-2.5 py-1.5"
+          class="flex cursor-pointer items-center gap-2.5 rounded-sm border bg-field px-2.5 py-1.5"
           :class="index === picked ? 'border-2 border-ink' : 'border-line-3 hover:border-ink'"
           @click="answer.act()"
         >

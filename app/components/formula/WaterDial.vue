@@ -88,7 +88,7 @@ defineExpose({
       <div
         v-for="way in ways"
         :key="way.held"
-        class="rounded-sm bg-white px-1.5 pt-0.5 pb-1 text-xs text-[#4c595b]"
+        class="rounded-sm bg-field px-1.5 pt-0.5 pb-1 text-xs text-ink-2"
         :class="
           document.water.held === way.held
             ? 'outline-2 outline-[#182022]'

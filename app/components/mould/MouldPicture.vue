@@ -138,7 +138,7 @@ const drawing = computed((): Drawing => {
       :height="drawing.height - 2"
       rx="4"
       fill="#dfe3e0"
-      stroke="#4c595b"
+      stroke="var(--color-ink-2)"
     />
     <path
       v-for="face in drawing.faces"
@@ -151,7 +151,7 @@ const drawing = computed((): Drawing => {
             : '#ffffff'
           : `color-mix(in srgb, #f1e7cf, #6b5630 ${face.shade * 100}%)`
       "
-      stroke="#4c595b"
+      stroke="var(--color-ink-2)"
       stroke-width="1.4"
       stroke-linejoin="round"
     />
@@ -160,7 +160,7 @@ const drawing = computed((): Drawing => {
       :key="wall"
       :d="wall"
       fill="none"
-      stroke="#4c595b"
+      stroke="var(--color-ink-2)"
       stroke-width="1.4"
       stroke-linejoin="round"
     />

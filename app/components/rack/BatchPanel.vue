@@ -61,7 +61,7 @@ const bad = computed(() => isBlocked(batch.facts.usable))
       </p>
     </div>
   </div>
-  <p v-if="bad" role="status" class="mt-3 bg-[#f8e3df] px-3 py-2 font-semibold text-stop">
+  <p v-if="bad" role="status" class="mt-3 bg-stop-ground px-3 py-2 font-semibold text-stop">
     {{ usableText(batch) }}. It cannot be sold or given.
   </p>
   <p v-if="batch.facts.laundry" class="mt-3 bg-warn-ground px-3 py-2 font-semibold text-warn">

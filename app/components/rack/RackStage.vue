@@ -22,7 +22,10 @@ const id = useId()
 </script>
 
 <template>
-  <section :aria-labelledby="id" class="grid sm:grid-cols-[92px_minmax(0,1fr)]">
+  <section
+    :aria-labelledby="id"
+    class="grid grid-cols-[minmax(0,1fr)] sm:grid-cols-[92px_minmax(0,1fr)]"
+  >
     <div class="pr-2.5 max-sm:flex max-sm:items-baseline max-sm:gap-2 max-sm:pt-2 sm:pt-8">
       <h2 :id="id" class="text-[15px] leading-[18px] font-bold text-ink">{{ title }}</h2>
       <p class="text-xs leading-[15px] text-ink-2">{{ says }}</p>
@@ -44,7 +47,7 @@ const id = useId()
                 <span
                   v-if="ticking || ticks.has(one.batch.id)"
                   class="flex size-[18px] items-center justify-center border-2 text-[13px] leading-none font-bold text-white"
-                  :class="ticks.has(one.batch.id) ? 'border-act bg-act' : 'border-line-3 bg-white'"
+                  :class="ticks.has(one.batch.id) ? 'border-act bg-act' : 'border-line-3 bg-field'"
                   aria-hidden="true"
                   >{{ ticks.has(one.batch.id) ? '✓' : '' }}</span
                 >

@@ -36,7 +36,7 @@ const shown = computed(() => {
 <template>
   <ul class="grid min-h-[66px] grid-cols-5 gap-1" aria-label="The workshop at a glance">
     <li v-for="(step, place) in shown" :key="step.says" class="flex min-w-0 flex-col justify-end">
-      <NuxtLink :to="step.to" class="block rounded-sm hover:bg-white">
+      <NuxtLink :to="step.to" class="block rounded-sm hover:bg-field">
         <span
           class="flex items-end gap-1 overflow-hidden border-b-[6px] border-plank pl-2"
           aria-hidden="true"
@@ -60,8 +60,11 @@ const shown = computed(() => {
             />
           </template>
         </span>
-        <span class="block pl-2 text-[13px] leading-[22px] text-ink-2 max-sm:pl-0 max-sm:text-center max-sm:text-xs max-sm:leading-tight">
-          <b class="figure text-base font-bold text-ink max-sm:block">{{ step.bars }}</b> {{ step.says }}
+        <span
+          class="block pl-2 text-[13px] leading-[22px] text-ink-2 max-sm:pl-0 max-sm:text-center max-sm:text-xs max-sm:leading-tight"
+        >
+          <b class="figure text-base font-bold text-ink max-sm:block">{{ step.bars }}</b>
+          {{ step.says }}
           <span class="sr-only">bars in {{ step.batches }} batches</span>
         </span>
       </NuxtLink>

@@ -106,7 +106,7 @@ async function open(print: boolean) {
               :key="step.grams"
               type="button"
               class="figure border border-line-3 px-3.5 py-2 font-semibold first:rounded-l-sm last:rounded-r-sm"
-              :class="settings.scale === step.grams ? 'bg-slate text-white' : 'bg-white'"
+              :class="settings.scale === step.grams ? 'bg-slate text-white' : 'bg-field'"
               :aria-pressed="settings.scale === step.grams"
               @click="answer('scale', { scale: step.grams })"
             >
@@ -122,7 +122,7 @@ async function open(print: boolean) {
               :key="units"
               type="button"
               class="border border-line-3 px-3.5 py-2 font-semibold first:rounded-l-sm last:rounded-r-sm"
-              :class="settings.units === units ? 'bg-slate text-white' : 'bg-white'"
+              :class="settings.units === units ? 'bg-slate text-white' : 'bg-field'"
               :aria-pressed="settings.units === units"
               @click="answer('weights', { units, scale: units === 'metric' ? 1 : 2.8349523125 })"
             >
@@ -139,11 +139,31 @@ async function open(print: boolean) {
           what goes in
         </h2>
         <svg viewBox="0 0 360 140" class="h-36 w-full" aria-hidden="true" font-size="13">
-          <rect x="4" y="12" width="120" height="28" rx="4" fill="#fff" stroke="#8a9794" />
+          <rect
+            x="4"
+            y="12"
+            width="120"
+            height="28"
+            rx="4"
+            fill="#fff"
+            stroke="var(--color-line-3)"
+          />
           <text x="16" y="31" font-style="italic">olive 70%</text>
-          <rect x="4" y="50" width="120" height="28" rx="4" fill="#fff" stroke="#8a9794" />
+          <rect
+            x="4"
+            y="50"
+            width="120"
+            height="28"
+            rx="4"
+            fill="#fff"
+            stroke="var(--color-line-3)"
+          />
           <text x="16" y="69" font-style="italic">coconut 30%</text>
-          <path d="M124 26 h44 v72 h26 M124 64 h30 v14 h40" fill="none" stroke="#8a9794" />
+          <path
+            d="M124 26 h44 v72 h26 M124 64 h30 v14 h40"
+            fill="none"
+            stroke="var(--color-line-3)"
+          />
           <path d="M198 84 h72 l-5 44 q0 4 -4 4 h-54 q-4 0 -4 -4 z" fill="#8f9b3a" />
           <path d="M196 64 h76 l-2 20 h-72 z" fill="#e2c97f" />
           <path d="M194 44 h80 l-2 20 h-76 z" fill="#5b93b5" />
@@ -151,7 +171,7 @@ async function open(print: boolean) {
           <path
             d="M189 4 l10 124 q0 6 6 6 h58 q6 0 6 -6 l10 -124"
             fill="none"
-            stroke="#182022"
+            stroke="var(--color-ink)"
             stroke-width="2.5"
           />
           <text x="284" y="40" fill="#b3261e" font-weight="700">lye</text>
@@ -175,9 +195,14 @@ async function open(print: boolean) {
         </h2>
         <svg viewBox="0 0 360 140" class="h-36 w-full" aria-hidden="true">
           <text x="22" y="22" font-size="13">lye in its own cup</text>
-          <path d="M44 36 h64 l-8 56 h-48 z" fill="#fff" stroke="#182022" stroke-width="2.5" />
+          <path
+            d="M44 36 h64 l-8 56 h-48 z"
+            fill="#fff"
+            stroke="var(--color-ink)"
+            stroke-width="2.5"
+          />
           <path d="M48 66 h56 l-4 26 h-48 z" fill="#d5432a" />
-          <path d="M34 97 h84" stroke="#182022" stroke-width="3" />
+          <path d="M34 97 h84" stroke="var(--color-ink)" stroke-width="3" />
           <rect x="26" y="101" width="100" height="22" rx="3" fill="#20292b" />
           <text x="76" y="117" text-anchor="middle" fill="#fff" font-size="13" font-weight="700">
             {{ lye }}

@@ -100,7 +100,7 @@ const later = computed(() => ({
         "
       >
         <span class="whitespace-nowrap text-ink-2">{{ dayText(week.from) }}</span>
-        <span class="flex items-end gap-2" aria-hidden="true">
+        <span class="flex min-w-0 items-end gap-2 overflow-hidden" aria-hidden="true">
           <template v-for="one in week.ripening" :key="one.batch.id">
             <span
               v-if="one.planned"

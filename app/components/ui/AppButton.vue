@@ -6,9 +6,9 @@ const { kind = 'plain', to = undefined } = defineProps<{
   disabled?: boolean
 }>()
 const looks = {
-  main: 'chamfer bg-act px-5 py-2.5 text-[15px] font-[650] text-white hover:bg-[#0b3d47] disabled:bg-[#5d696a]',
+  main: 'chamfer bg-act px-5 py-2.5 text-[15px] font-[650] text-white hover:bg-act-2 disabled:bg-off',
   plain:
-    'rounded-sm border border-line-3 bg-white px-3.5 py-2 font-[550] text-[#182022] hover:border-[#182022] disabled:text-[#5d696a]',
+    'rounded-sm border border-line-3 bg-field px-3.5 py-2 font-[550] text-on-field hover:border-ink disabled:text-ink-3',
   link: 'link',
 }
 </script>

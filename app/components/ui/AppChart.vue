@@ -22,11 +22,34 @@ use([
   SVGRenderer,
 ])
 const { option } = defineProps<{ option: Record<string, unknown>; says: string }>()
+const { isDark } = useTheme()
+/** The inks of a light sheet, and what stands for them on a dark one. Substances keep their colours. */
+const onDark: Record<string, string> = {
+  '#182022': '#e4ebe9',
+  '#4c595b': '#b3c0be',
+  '#566263': '#a3b0ae',
+  '#8a9794': '#74837f',
+  '#e6eae7': '#2b3538',
+  '#d5dbd8': '#39454a',
+  '#2a6d4e': '#83c7a3',
+  '#8f5208': '#f0b866',
+  '#2f6b8f': '#7fb6d8',
+}
+const inked = (part: unknown): unknown => {
+  if (typeof part === 'string') return onDark[part] ?? part
+  if (Array.isArray(part)) return part.map(inked)
+  return part && typeof part === 'object'
+    ? Object.fromEntries(Object.entries(part).map(([key, value]) => [key, inked(value)]))
+    : part
+}
 /** In the house's typeface. */
-const drawn = computed(() => ({
-  textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif" },
-  ...option,
-}))
+const drawn = computed(() => {
+  const whole = {
+    textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif" },
+    ...option,
+  }
+  return (isDark.value ? inked(whole) : whole) as Record<string, unknown>
+})
 const emit = defineEmits<{ pick: [index: number] }>()
 </script>
 

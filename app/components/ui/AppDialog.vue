@@ -123,7 +123,7 @@ async function keepIt() {
           <button
             ref="goOn"
             type="button"
-            class="rounded-sm border border-line-3 bg-white px-3.5 py-2 font-[550] text-[#182022]"
+            class="rounded-sm border border-line-3 bg-field px-3.5 py-2 font-[550] text-on-field"
             @click="asking = 0"
           >
             Go on typing

@@ -34,7 +34,7 @@ function place({ el }: VNode) {
       @vue:before-mount="upwards = false"
       @vue:mounted="place"
     >
-      <MenuItems static class="menu-panel min-w-52 text-[#182022]">
+      <MenuItems static class="menu-panel min-w-52 text-on-field">
         <MenuItem v-for="entry in entries" :key="entry.says" v-slot="{ active }" as="template">
           <button
             type="button"

@@ -146,7 +146,7 @@ const read = computed(() => {
           <li
             role="presentation"
             class="px-5 py-1.5 text-sm font-[650]"
-            :class="group.late ? 'bg-warn text-white' : 'bg-[#f0f3f1] text-ink-2'"
+            :class="group.late ? 'bg-warn text-white' : 'bg-band text-ink-2'"
           >
             {{ group.title }}
           </li>
@@ -160,7 +160,7 @@ const read = computed(() => {
           >
             <li
               class="grid min-h-12 grid-cols-[44px_1fr_auto] items-center gap-x-3.5 border-b border-line-2 px-5 py-1.5"
-              :class="[active ? 'bg-[#f5efe0]' : '', row.whyNot ? 'text-ink-2' : '']"
+              :class="[active ? 'bg-warn-ground' : '', row.whyNot ? 'text-ink-2' : '']"
               :aria-disabled="row.whyNot ? true : undefined"
             >
               <BarThumbnail v-if="row.thumbnail" :thumbnail="row.thumbnail" />

@@ -140,7 +140,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
       </ul>
       <div v-if="code" class="flex items-center gap-4 border-b border-line-2 px-4 py-3">
         <QrPicture
-          class="size-28 bg-white"
+          class="size-28 bg-field"
           :text="address"
           says="The address and the code as a QR code"
         />

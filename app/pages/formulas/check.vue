@@ -140,7 +140,7 @@ const understood = computed(() => lines.value.length - open.value.length)
           <form class="bg-chalk/70 px-3 py-1.5" @submit.prevent="addMore">
             <input
               v-model="more"
-              class="typed w-full rounded-sm border border-dashed border-line-3 bg-transparent px-2 py-1 text-[16px] focus:bg-white"
+              class="typed w-full rounded-sm border border-dashed border-line-3 bg-transparent px-2 py-1 text-[16px] focus:bg-field"
               placeholder="one more line"
               aria-label="One more line"
               maxlength="300"

@@ -129,7 +129,7 @@ const search = ref<HTMLInputElement | null>(null)
       <li
         v-for="formula in found"
         :key="formula.id"
-        class="relative grid grid-cols-[44px_1fr_28px] items-center gap-x-4 gap-y-1 border-t border-line-2 px-4 py-3 first:border-t-0 hover:bg-white md:grid-cols-[44px_240px_1fr_150px_120px_28px]"
+        class="relative grid grid-cols-[44px_1fr_28px] items-center gap-x-4 gap-y-1 border-t border-line-2 px-4 py-3 first:border-t-0 hover:bg-field md:grid-cols-[44px_240px_1fr_150px_120px_28px]"
       >
         <BarThumbnail :thumbnail="formulas.thumbnail(formula)" />
         <div class="min-w-0">

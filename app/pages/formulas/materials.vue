@@ -154,7 +154,7 @@ const more = [
             :key="keyOf(material)"
             class="border-t border-line-2 first:border-t-0"
           >
-            <label class="flex cursor-pointer items-center gap-3 px-3 py-1.5 hover:bg-white">
+            <label class="flex cursor-pointer items-center gap-3 px-3 py-1.5 hover:bg-field">
               <input
                 type="checkbox"
                 :checked="chosen.includes(keyOf(material))"

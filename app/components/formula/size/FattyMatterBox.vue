@@ -42,7 +42,7 @@ const bars = computed(() => {
 </script>
 
 <template>
-  <section class="rounded-sm border border-line bg-white px-3 py-2.5" aria-label="Fatty matter">
+  <section class="rounded-sm border border-line bg-field px-3 py-2.5" aria-label="Fatty matter">
     <div class="flex flex-wrap items-center justify-between gap-3">
       <h3 class="font-semibold text-ink-2">Fatty matter when poured, at least</h3>
       <span class="flex items-center gap-2 text-sm text-ink-2">

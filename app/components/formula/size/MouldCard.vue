@@ -47,7 +47,7 @@ const words = computed(() => {
   <div class="relative grid">
     <button
       type="button"
-      class="grid content-between gap-2 rounded-sm bg-white px-3 py-2.5 text-left disabled:bg-ground"
+      class="grid content-between gap-2 rounded-sm bg-field px-3 py-2.5 text-left disabled:bg-ground"
       :class="chosen ? 'outline-[3px] outline-ink' : 'outline-1 outline-line-3 hover:outline-ink'"
       :aria-pressed="chosen"
       :disabled="!!never"
@@ -75,7 +75,7 @@ const words = computed(() => {
     <button
       v-if="others && !never"
       type="button"
-      class="link absolute right-2 bottom-2 bg-white text-sm"
+      class="link absolute right-2 bottom-2 bg-field text-sm"
       :aria-label="chosen ? `Without ${record.name}` : `${record.name} too`"
       @click="emit('also')"
     >

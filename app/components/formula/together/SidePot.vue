@@ -59,7 +59,7 @@ const top = computed(() => Math.min(...bands.value.map(({ y }) => y), 196))
       stroke="var(--color-ink)"
       stroke-width="3"
     />
-    <path d="M0 200 H164" stroke="#5d696a" stroke-width="4" />
+    <path d="M0 200 H164" stroke="var(--color-ink-3)" stroke-width="4" />
     <text
       v-for="band in bands"
       :key="band.key"

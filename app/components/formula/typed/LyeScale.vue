@@ -28,7 +28,7 @@ const zones = [
           :style="{ width: `${x(0)}%` }"
         />
         <i
-          class="absolute inset-y-0 bg-[#bfd8cb]"
+          class="absolute inset-y-0 bg-ok-ground"
           :style="{ left: `${x(0.04)}%`, width: `${x(0.12) - x(0.04)}%` }"
         />
       </div>

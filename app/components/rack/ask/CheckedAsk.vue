@@ -28,7 +28,7 @@ watchEffect(() => (answer.value = { kind: 'checked', check: 'peek', found: found
     >
   </fieldset>
   <div
-    :class="advice.bad ? 'bg-[#f8e3df] text-stop' : 'bg-ground text-ink'"
+    :class="advice.bad ? 'bg-stop-ground text-stop' : 'bg-ground text-ink'"
     class="px-3 py-2"
     role="status"
   >

@@ -114,7 +114,7 @@ watchEffect(
     v-if="after && before && verdict"
     role="status"
     class="px-3 py-2"
-    :class="bad ? 'bg-[#f8e3df]' : 'bg-ground'"
+    :class="bad ? 'bg-stop-ground' : 'bg-ground'"
   >
     <p class="figure font-semibold" :class="bad ? 'text-stop' : ''">
       {{ verdict.says }} Superfat {{ say.percent(after.superfat) }} instead of

@@ -54,7 +54,7 @@ function score(test: FeelTest, value: number) {
             :key="value"
             type="button"
             class="figure -ml-px size-9 border border-line-3 font-[650] first:ml-0"
-            :class="scores[test] === value ? 'bg-act text-white' : 'bg-white'"
+            :class="scores[test] === value ? 'bg-act text-white' : 'bg-field'"
             :aria-pressed="scores[test] === value"
             @click="score(test, value)"
           >

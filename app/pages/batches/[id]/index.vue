@@ -1,101 +1,170 @@
 <script setup lang="ts">
 import { lessonsOf } from '#core/rack/lessons'
+import { dueFor } from '#core/rack/due'
+import { barsByPlace } from '#core/rack/places'
 import { standingEvents, standingOf } from '#core/rack/standing'
-import { Printer } from '@lucide/vue'
+import { troubleKinds } from '#core/troubles/kinds'
 import { roundTo } from '#core/statistics/roundTo'
+import { inSentence } from '#core/units/language'
 
-/** A batch: before the pour its sheet, afterwards its whole life. */
+/** A batch: before the pour its sheet, afterwards its whole life with the one act that comes next. */
 const { batch, problem } = useBatchPage()
-const { today, say } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { today, say, settings } = storeToRefs(workshop)
 
 useHead({
   title: () =>
     batch.value ? `${batch.value.name} ${batch.value.number} · Mantle` : 'Batch · Mantle',
 })
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
-const told = computed(() => (batch.value ? standingEvents(batch.value.events) : []))
-const atBench = computed(() =>
-  told.value.some((event) => event.kind === 'poured' && event.made !== undefined),
-)
 const lessons = computed(() => (batch.value ? lessonsOf(batch.value.events) : []))
 const print = () => window.print()
+/** Whose pour, how many bars, where they stand. */
+const lines = computed(() => {
+  if (!batch.value || !standing.value) return null
+  const { facts } = batch.value
+  const names = new Map(settings.value.rack.places.map(({ id, name }) => [id, name]))
+  const places = barsByPlace(batch.value, today.value).flatMap(({ place }) =>
+    place && names.has(place) ? [inSentence(names.get(place)!)] : [],
+  )
+  const count = say.value.count(standing.value.bars, 'bar', 'bars')
+  return {
+    bars: [count, ...places],
+    poured: facts.pouredAt
+      ? `${dayText(facts.pouredOn!, { weekday: true, long: true, today: today.value })}, ${timeText(facts.pouredAt, settings.value.timeZone)}`
+      : facts.pouredOn
+        ? dayText(facts.pouredOn, { weekday: true, long: true, today: today.value })
+        : '',
+  }
+})
+const due = computed(() =>
+  batch.value
+    ? say.value.list(
+        dueFor(batch.value, today.value, workshop.dayOf, settings.value.rack)
+          .filter(({ on, kind }) => on <= today.value && kind !== 'ready')
+          .map(
+            ({ kind }) =>
+              ({ strip: 'test', cut: 'cut', weigh: 'weigh', turn: 'turn' })[kind as string] ?? kind,
+          ),
+      )
+    : '',
+)
+/** Something is wrong beyond its looks: that stands above everything else. */
+const bad = computed(() =>
+  batch.value?.facts.troubles.some(({ trouble }) => troubleKinds[trouble].bad),
+)
+/** A curve through one point says nothing. */
+const weighIns = computed(() =>
+  batch.value
+    ? new Set(
+        standingEvents(batch.value.events).flatMap((event) =>
+          event.kind === 'weighed' ? [event.day] : [],
+        ),
+      ).size
+    : 0,
+)
 </script>
 
 <template>
   <ProblemPage v-if="problem" :says="problem" to="/rack" label="To the rack" />
   <div
-    v-else-if="batch && standing"
+    v-else-if="batch && standing && !batch.facts.pouredOn"
     class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-6 lg:grid-cols-[minmax(0,1fr)_340px] print:block print:p-0"
   >
-    <BatchSheet v-if="!batch.facts.pouredOn" :batch="batch" />
-    <div v-else class="grid grid-cols-[minmax(0,1fr)] content-start gap-4">
-      <section class="sheet px-5 py-4">
-        <div class="mb-2 flex items-center gap-3">
-          <BarThumbnail :thumbnail="batch.thumbnail" :width="58" :height="38" />
-          <div>
-            <p class="hidden text-[20px] font-bold text-ink print:block">
-              {{ batch.name }} {{ batch.number }}
-            </p>
-            <h2>Its life, from the pour on</h2>
-          </div>
-        </div>
-        <LifeLine :batch="batch" />
-      </section>
-      <section v-if="lessons.length" class="sheet border-l-4 border-l-ok px-5 py-3">
-        <h2>Learned</h2>
-        <p v-for="lesson in lessons" :key="lesson.id">{{ lesson.says }}</p>
-      </section>
-      <TroubleCauses v-if="batch.facts.troubles.length" :batch="batch" />
-      <PhotoStrip :batch="batch" />
-      <FeelCard :batch="batch" />
-      <div class="grid gap-4 xl:grid-cols-2">
-        <section class="sheet px-5 py-4">
-          <h2 class="mb-1">As frozen, as made</h2>
-          <AsMade :batch="batch" />
-        </section>
-        <section class="sheet px-5 py-4">
-          <h2 class="mb-2">What happened</h2>
-          <HappenedList :batch="batch" />
-        </section>
-      </div>
-    </div>
-    <aside
-      class="space-y-4 max-lg:order-first print:mt-4"
-      :class="batch.facts.pouredOn ? '' : 'no-print'"
-      aria-label="Where this batch stands"
-    >
-      <div class="sheet px-5 py-4 no-print">
+    <BatchSheet :batch="batch" />
+    <aside class="no-print space-y-4 max-lg:order-first" aria-label="Where this batch stands">
+      <div class="sheet px-5 py-4">
         <h1 class="text-[20px]">{{ batch.name }} {{ batch.number }}</h1>
         <p class="mb-3 text-ink-2"><StandingLine :batch="batch" /></p>
         <BatchActions :batch="batch" class="mb-3" />
         <div class="flex flex-wrap gap-x-4 gap-y-2">
-          <AppButton @click="print"
-            ><Printer :size="16" />
-            {{ batch.facts.pouredOn ? 'Print' : 'Print the sheet' }}</AppButton
-          >
-          <template v-if="batch.facts.pouredOn">
-            <AppButton :to="`/batches/${batch.id}/sheet`">Its sheet</AppButton>
-            <AppButton :to="`/batches/${batch.id}/help`">Ask for help</AppButton>
-            <AppButton :to="`/batches/compare?a=${batch.id}`">Compare</AppButton>
-          </template>
-          <AppButton v-if="atBench" :to="`/bench/${batch.id}`">As made at the bench</AppButton>
+          <AppButton @click="print">Print</AppButton>
           <AppButton :to="`/formulas/${batch.formulaId}`">Its formula now</AppButton>
         </div>
       </div>
-      <div v-if="batch.facts.pouredOn" class="sheet px-5 py-4">
-        <BatchDates :batch="batch" />
-        <LazyDryingChart v-if="batch.facts.drying" :batch="batch" class="mt-4 h-[190px]" />
-        <p v-if="batch.facts.drying" class="figure mt-1 text-sm text-ink-2">
-          On the dry day a bar weighs about
-          {{ say.mass(roundTo(batch.facts.drying.gramsDry, 1)) }}. Label it
-          {{ labelText(batch.facts.drying, say) }}: 97.5 of 100 bars still weigh that when long
-          dried.
-        </p>
-      </div>
-      <div v-else class="sheet px-5 py-4">
-        <h2 class="mb-2">What happened</h2>
+      <div class="sheet pb-2">
         <HappenedList :batch="batch" />
       </div>
     </aside>
+  </div>
+  <div
+    v-else-if="batch && standing && lines"
+    class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-3 py-4 sm:px-6 print:block print:p-0"
+  >
+    <header class="flex flex-wrap items-center gap-x-4 gap-y-3">
+      <BatchPicture :batch="batch" :width="104" :height="72" />
+      <div class="min-w-0">
+        <h1>{{ batch.name }} {{ batch.number }}</h1>
+        <p class="figure text-ink-2">{{ say.list(lines.bars) }}</p>
+        <p class="figure text-ink-2">
+          Poured <b class="text-ink">{{ lines.poured }}</b>
+          <span v-if="standing.stage === 'left'"> · <StandingLine :batch="batch" /> </span>
+        </p>
+      </div>
+      <BatchDates :batch="batch" class="min-w-0 flex-1 max-sm:basis-full" />
+      <NextAct :batch="batch" class="no-print max-sm:w-full" />
+    </header>
+    <section class="sheet px-3 py-3 sm:px-4" aria-label="Its life">
+      <LifeLine :batch="batch" :due="due" />
+    </section>
+    <section v-if="lessons.length" class="sheet border-l-4 border-l-ok px-5 py-3">
+      <h2>Learned</h2>
+      <p v-for="lesson in lessons" :key="lesson.id" class="typed">{{ lesson.says }}</p>
+    </section>
+    <TroubleCauses v-if="bad" :batch="batch" />
+    <div
+      class="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[400px_minmax(0,1fr)_352px] print:block"
+    >
+      <section class="sheet pb-2" aria-label="Record">
+        <div class="no-print px-4 pt-3 pb-3">
+          <h2 class="mb-2">Record</h2>
+          <BatchActions :batch="batch" rounds />
+        </div>
+        <HappenedList :batch="batch" class="border-t border-line" />
+      </section>
+      <section class="sheet px-4 py-3" aria-label="Drying">
+        <h2>Drying</h2>
+        <template v-if="batch.facts.drying && weighIns > 1">
+          <p class="mt-1 text-[20px] leading-tight font-bold">
+            Dry {{ dryText(batch.facts.drying, today) }}
+          </p>
+          <p class="figure text-ink-2">
+            By {{ say.count(weighIns, 'weigh-in', 'weigh-ins') }} of
+            {{ say.count(batch.facts.drying.bars, 'marked bar', 'marked bars') }}; nine of ten such
+            batches are dry between {{ dayText(batch.facts.drying.from, { today }) }} and
+            {{ dayText(batch.facts.drying.to, { today }) }}.
+          </p>
+          <LazyDryingChart :batch="batch" class="mt-3 h-[210px]" />
+        </template>
+        <p v-else class="mt-1 text-ink-2">
+          {{
+            weighIns
+              ? 'Weighed once: a second weigh-in, a week later, shows how fast it dries.'
+              : 'Not weighed yet. Mark three bars and weigh them each week: then the day they are dry can be told.'
+          }}
+        </p>
+        <p v-if="batch.facts.drying" class="figure mt-2 border-t border-line-2 pt-2">
+          Label it <b>{{ labelText(batch.facts.drying, say) }}</b>: of 1,000 bars 975 still weigh
+          that when long dried. On the dry day a bar weighs about
+          {{ say.mass(roundTo(batch.facts.drying.gramsDry, 1)) }}.
+          <NuxtLink to="/explained" class="link">Why?</NuxtLink>
+        </p>
+      </section>
+      <section class="sheet" aria-label="Papers">
+        <h2 class="px-4 py-2.5">Papers</h2>
+        <PaperList :batch="batch" class="no-print" />
+        <div class="border-t border-line px-4 py-2.5">
+          <h2>How it went</h2>
+          <AsMade :batch="batch" />
+        </div>
+        <p class="no-print flex justify-between gap-3 border-t border-line px-4 py-2.5">
+          <NuxtLink :to="`/batches/compare?a=${batch.id}`" class="link">Compare</NuxtLink>
+          <NuxtLink :to="`/formulas/${batch.formulaId}`" class="link">Its formula now</NuxtLink>
+        </p>
+      </section>
+    </div>
+    <TroubleCauses v-if="batch.facts.troubles.length && !bad" :batch="batch" />
+    <PhotoStrip :batch="batch" />
+    <FeelCard :batch="batch" />
   </div>
 </template>

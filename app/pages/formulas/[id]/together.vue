@@ -150,7 +150,7 @@ const summary = (side: Side) =>
           v-for="column in ['theirs', 'together', 'mine'] as const"
           :key="column"
           class="border-b border-line px-4 py-3"
-          :class="column === 'together' ? 'border-x-2 border-x-act bg-[#eef4f2]' : ''"
+          :class="column === 'together' ? 'border-x-2 border-x-act bg-band' : ''"
         >
           <div class="flex items-baseline justify-between gap-2">
             <h2>{{ column === 'together' ? 'Together' : who[column] }}</h2>
@@ -190,7 +190,7 @@ const summary = (side: Side) =>
           What differs, place by place
         </caption>
         <thead>
-          <tr class="border-b border-line bg-[#f1f4f1] text-left text-sm text-ink-2">
+          <tr class="border-b border-line bg-band text-left text-sm text-ink-2">
             <th class="px-4 py-2 lg:w-[200px]" scope="col">What differs</th>
             <th class="px-4 py-2 text-right" scope="col"><kbd>1</kbd> {{ versionNames.theirs }}</th>
             <th class="px-4 py-2 text-center" scope="col">will be kept</th>

@@ -1,0 +1,122 @@
+import { PNG } from 'pngjs'
+import { expect, panel, plank, test } from './fixtures'
+import { quiet } from '../support/quiet'
+
+/* What the eye meets: colours of the reader's own, the dark, twice the size, many ticked at once. */
+
+test('in forced colours the main key differs from its ground, and ticks are told by more than a colour', async ({
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active' })
+  await page.goto('/rack')
+  const key = panel(page).getByRole('link', { name: /^Open batch/ })
+  await quiet(page)
+  const colours = await key.evaluate((element) => {
+    const at = getComputedStyle(element)
+    return {
+      ground: getComputedStyle(element.parentElement!).backgroundColor,
+      fill: at.backgroundColor,
+      text: at.color,
+      border: at.borderTopWidth,
+    }
+  })
+  expect(colours.fill).not.toBe(colours.ground)
+  expect(colours.text).not.toBe(colours.fill)
+  expect(parseFloat(colours.border)).toBeGreaterThanOrEqual(1)
+  // As it is painted: a pixel inside the key against one of the sheet beside it.
+  const box = (await key.boundingBox())!
+  const clip = { x: box.x - 6, y: box.y + box.height / 2, width: 16, height: 1 }
+  const painted = PNG.sync.read(await page.screenshot({ clip }))
+  const pixel = (x: number) => [...painted.data.subarray(x * 4, x * 4 + 3)]
+  expect(pixel(14)).not.toEqual(pixel(1))
+  await page.getByRole('button', { name: 'Tick several' }).click()
+  await plank(page, 'Mantle', /^Ferry Shave/).click()
+  await expect(plank(page, 'Mantle', /^Ferry Shave/)).toHaveAttribute('aria-pressed', 'true')
+  await expect(plank(page, 'Mantle', /^Ferry Shave/)).toContainText('✓')
+})
+
+test('dark by choice, kept on this device; paper stays light', async ({ page }) => {
+  await page.goto('/workshop')
+  const theme = page.getByRole('group', { name: 'Light or dark, on this device' })
+  await theme.getByLabel('dark').check()
+  const ground = () =>
+    page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor)
+  const light = 'rgb(238, 241, 238)'
+  await expect.poll(ground).not.toBe(light)
+  await page.reload()
+  await expect(theme.getByLabel('dark')).toBeChecked()
+  await expect.poll(ground).toBe('rgb(23, 29, 31)')
+  await page.emulateMedia({ media: 'print' })
+  await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('light')
+  await page.emulateMedia({ media: 'screen' })
+  await theme.getByLabel('as this device').check()
+  await expect.poll(ground).toBe(light)
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await expect.poll(ground).toBe('rgb(23, 29, 31)')
+})
+
+test('the rack is found, filtered and sorted; several ticked are turned by a key, with one way back', async ({
+  page,
+}) => {
+  await page.goto('/rack')
+  await page.getByLabel('Find on the rack').fill('quiet')
+  await expect(page.getByText('3 batches of 18')).toBeVisible()
+  await expect(page).toHaveURL(/find=quiet/)
+  await page.reload()
+  await expect(page.getByText('3 batches of 18')).toBeVisible()
+  await page.getByRole('button', { name: 'Clear' }).click()
+  await page.getByRole('button', { name: /^Due/ }).click()
+  await expect(page.getByText('8 batches of 18')).toBeVisible()
+  await page.getByText('List', { exact: true }).click()
+  const names = page.locator('tbody tr a')
+  await page.getByRole('button', { name: 'Batch', exact: true }).click()
+  await expect(names.first()).toHaveText(/^Estuary Hands/)
+  await page.getByRole('button', { name: /^Batch/ }).click()
+  await expect(names.first()).toHaveText(/^Quiet Olive/)
+  // Two are ticked, one of them is filtered away: it stays ticked.
+  await page.getByLabel(/^Tick Quiet Olive 12/).check()
+  await page.getByLabel(/^Tick Hostel Bar 30/).check()
+  await page.getByLabel('Find on the rack').fill('hostel')
+  const bar = page.getByRole('region', { name: 'Ticked batches' })
+  await expect(bar).toContainText('2 ticked, 40 bars')
+  await page.getByRole('heading', { name: 'Rack' }).click()
+  await page.keyboard.press('t')
+  await expect(page.getByText('2 batches turned.')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText('Taken back.')).toBeVisible()
+  // A strip each, of which one is left empty.
+  await page.keyboard.press('s')
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Strip of Hostel Bar 30').fill('9')
+  await dialog.getByRole('button', { name: 'Keep 1' }).click()
+  await expect(page.getByText('Hostel Bar 30: strip 9.')).toBeVisible()
+  // And a place for both.
+  await page.keyboard.press('m')
+  await dialog.getByRole('button', { name: /^Wall rack, top/ }).click()
+  await expect(page.getByText('2 batches stand on Wall rack, top.')).toBeVisible()
+  await bar.getByRole('button', { name: 'Untick' }).click()
+  await expect(bar).toBeHidden()
+})
+
+test('a picture is changed for one batch or all of its formula, and taken back', async ({
+  page,
+}) => {
+  await page.goto('/rack')
+  await plank(page, 'Drying', /^Hostel Bar 30/).click()
+  await panel(page)
+    .getByRole('link', { name: /^Open batch/ })
+    .click()
+  const face = page.getByRole('button', { name: /^Change the picture of Hostel Bar 30/ })
+  const drawn = () => face.locator('img').getAttribute('src')
+  await expect(face).toBeVisible()
+  const before = await drawn()
+  await face.click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByText('split', { exact: true }).click()
+  await dialog.getByLabel(/^all 2 batches of/).check()
+  await dialog.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByText('Another picture for 2 batches.')).toBeVisible()
+  expect(await drawn()).not.toBe(before)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(drawn).toBe(before)
+})
