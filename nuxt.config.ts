@@ -8,6 +8,8 @@ const factsWorker = fileURLToPath(new URL('server/facts/worker.ts', import.meta.
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
   ssr: false,
+  // The frame of the page is there before the scripts.
+  spaLoadingTemplate: 'spa-loading-template.html',
   telemetry: false,
   devtools: { enabled: false },
   modules: ['@pinia/nuxt'],

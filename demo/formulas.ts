@@ -93,7 +93,7 @@ const told: DemoFormula[] = [
     scents: [['Fir & smoke', 0.032, 0.035]],
     extras: { 'citric-acid-monohydrate': 0.012 },
     notes:
-      'For the walkers’ hostel: hard water, muddy hands, one bar a week to a bathroom. Castor up by 2 since the spring: foam holds.',
+      'For the walkers’ hostel: hard water, muddy hands, one bar a week to a bathroom. Castor up by 2 since the spring: foam holds. #hostel',
     changed: 1,
   },
   {
@@ -104,7 +104,7 @@ const told: DemoFormula[] = [
     superfat: 0.015,
     water: { held: 'strength', value: 0.34 },
     extras: { 'sodium-citrate': 0.02 },
-    notes: 'Theatre laundry. Rubs greasepaint out of collars, no scent near the costumes.',
+    notes: 'Theatre laundry. Rubs greasepaint out of collars, no scent near the costumes. #theatre',
     changed: 6,
   },
   {
@@ -115,7 +115,7 @@ const told: DemoFormula[] = [
     superfat: 0.04,
     scents: [['Orange & pitch', 0.02, 0.03]],
     extras: { kaolin: 0.02, 'citric-acid-monohydrate': 0.01, 'own-slate-dust': 0.02 },
-    notes: 'Jo wants it coarser still: slate dust at 2 % now, 3 % next time.',
+    notes: 'Jo wants it coarser still: slate dust at 2 % now, 3 % next time. #boatyard',
     changed: 12,
   },
   {
@@ -190,7 +190,7 @@ const told: DemoFormula[] = [
         },
       ],
     },
-    notes: 'Pebbles for the market, the loaf for the hostel. One pot fills both.',
+    notes: 'Pebbles for the market, the loaf for the hostel. One pot fills both. #market #hostel',
     changed: 26,
   },
   {
@@ -309,7 +309,7 @@ const told: DemoFormula[] = [
     superfat: 0.06,
     scents: [['Garden wall', 0.03, 0.05]],
     extras: { 'rose-clay': 0.02, 'titanium-dioxide': 0.004 },
-    notes: 'Jo sells these first. Is there a way without palm?',
+    notes: 'Jo sells these first. Is there a way without palm? #market',
     changed: 5,
   },
   {

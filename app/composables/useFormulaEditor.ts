@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
+import type { FormulaVersion } from '#contracts/version'
 import type { StoredFormula } from '#contracts/workshop'
 import { regionsFor } from '#core/character/regions'
 import { traitsOf } from '#core/character/traits'
@@ -58,6 +59,14 @@ export function createFormulaEditor(id: string) {
   })
   const thumbnail = computed(() => document.value.thumbnail ?? unchosen.value)
 
+  /** Its named versions, the latest first; empty while there are none or they could not be asked for. */
+  const versions = shallowRef<FormulaVersion[]>([])
+  async function loadVersions() {
+    versions.value = await api
+      .get<FormulaVersion[]>(`/api/formulas/${id}/versions`)
+      .catch(() => versions.value)
+  }
+
   /** Loads the formula; what this window had not got through before a reload or a crash goes on from there. */
   async function load() {
     try {
@@ -72,6 +81,7 @@ export function createFormulaEditor(id: string) {
       }
       loaded.value = true
       problem.value = ''
+      void loadVersions()
     } catch (error) {
       problem.value = sentenceOf(error)
     }
@@ -119,6 +129,8 @@ export function createFormulaEditor(id: string) {
     loaded,
     problem,
     load,
+    versions,
+    loadVersions,
     change,
     put,
     apply,

@@ -37,16 +37,15 @@ export const useBatches = defineStore('batches', () => {
     return batch
   }
 
-  /** Gives batches other pictures, with the way back. */
+  /** Gives batches other pictures, with the way back; the first is the one that is looked at. */
   async function picture(pictures: Pick<BatchSummary, 'id' | 'thumbnail'>[]) {
     const before = pictures.flatMap(({ id }) => list.value.find((one) => one.id === id) ?? [])
     const put = async (given: Pick<BatchSummary, 'id' | 'thumbnail'>[]) => {
       const sent = given.map(({ id, thumbnail }) => ({ id, thumbnail }))
-      const looked = latest.value?.id
       const all = await api.put<Batch[]>('/api/batches/thumbnails', { pictures: sent })
       all.forEach(keep)
-      // The page goes on showing the batch it is about.
-      latest.value = all.find(({ id }) => id === looked) ?? latest.value
+      // A page shows the first of them.
+      latest.value = all.find(({ id }) => id === given[0]?.id) ?? latest.value
     }
     try {
       await put(pictures)

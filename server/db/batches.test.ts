@@ -19,11 +19,13 @@ import {
   makeBatch,
   OtherContent,
   outdateHere,
+  pictureBatches,
   refreshFacts,
   staleFacts,
 } from './batches'
 import { openDatabase, type Db } from './connection'
 import { formulas } from './documents'
+import { migrate } from './migrate'
 import { migrationFiles } from './migrationFiles'
 import { dryingRoom, logRoom } from './room'
 
@@ -64,6 +66,35 @@ const gone = (find = '', before = Infinity, most = 10) =>
 const poured: NewBatchEvent = { kind: 'poured', day: '2026-01-02' }
 const cut = (bars = 12): NewBatchEvent => ({ kind: 'cut', day: '2026-01-04', bars })
 const left: NewBatchEvent = { kind: 'left', day: '2026-02-20', why: 'gone', note: '' }
+
+describe('the picture of a batch', () => {
+  it('is changed for several at once; what a batch was made of never is', () => {
+    make('a')
+    make('b')
+    const split = { pattern: 'split' as const, colours: ['#112233', '#445566'] }
+    const given = ['b', 'a', 'missing'].map((id) => ({ id, thumbnail: split }))
+    expect(pictureBatches(db, given).map(({ id }) => id)).toEqual(['b', 'a'])
+    expect(getBatch(db, 'a')!.thumbnail).toEqual(split)
+    expect(getBatch(db, 'a')!.frozen.document.name).toBe('Slab')
+    for (const column of ['bars = 3', "frozen = '{}'", 'number = 9', "made_at = ''"])
+      expect(() => db.exec(`UPDATE batches SET ${column}`)).toThrow('A batch is never changed.')
+  })
+
+  it('of a workshop from before there were patterns is a wave of its two colours', () => {
+    const [before, after] = [migrationFiles().slice(0, 8), migrationFiles().slice(8)]
+    expect(after[0]!.sql).toContain('face')
+    const old = openDatabase(':memory:', before)
+    old.pragma('foreign_keys = OFF')
+    old.exec(`INSERT INTO batches (id, number, formula_id, made_at, bars, cure_rule, cure_days, frozen, face)
+      VALUES ('a', 1, 'slab', '${now}', 12, 'most', 42, '{}', '{"base":"#eeeeee","wave":"#dddddd","lift":0.4}')`)
+    migrate(old, migrationFiles())
+    expect(JSON.parse(old.prepare('SELECT face FROM batches').pluck().get() as string)).toEqual({
+      pattern: 'wave',
+      colours: ['#eeeeee', '#dddddd'],
+    })
+    old.close()
+  })
+})
 
 describe('making a batch', () => {
   it('gives the next number once, and keeps what it was made from', () => {

@@ -98,6 +98,31 @@ test('the rack is found, filtered and sorted; several ticked are turned by a key
   await expect(bar).toBeHidden()
 })
 
+test('on a phone bars are weighed one a screen; an odd weight waits for an answer; Ctrl Enter keeps all', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/rack')
+  await page.getByRole('button', { name: /^Weigh in/ }).click()
+  const dialog = page.getByRole('dialog')
+  const next = dialog.getByRole('button', { name: 'Next' })
+  await expect(next).toBeDisabled()
+  await dialog.getByRole('textbox', { name: /bar 1$/ }).fill('119.1')
+  await next.click()
+  await expect(dialog.getByText(/^2 of \d+$/)).toBeVisible()
+  await expect(dialog.getByRole('textbox', { name: /bar 2$/ })).toBeFocused()
+  await page.keyboard.type('190')
+  await expect(dialog.getByRole('alert')).toContainText('expected')
+  await expect(dialog.getByRole('button', { name: 'Which is it?' })).toBeDisabled()
+  await dialog.getByRole('button', { name: 'Weigh it again' }).click()
+  await page.keyboard.type('122.4')
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByText(/^3 of \d+$/)).toBeVisible()
+  await page.keyboard.press('Control+Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText(/is weighed\.$/)).toBeVisible()
+})
+
 test('a picture is changed for one batch or all of its formula, and taken back', async ({
   page,
 }) => {
@@ -113,10 +138,31 @@ test('a picture is changed for one batch or all of its formula, and taken back',
   await face.click()
   const dialog = page.getByRole('dialog')
   await dialog.getByText('split', { exact: true }).click()
-  await dialog.getByLabel(/^all 2 batches of/).check()
+  await dialog.getByLabel(/all 2 batches of/).check()
   await dialog.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByText('Another picture for 2 batches.')).toBeVisible()
   expect(await drawn()).not.toBe(before)
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect.poll(drawn).toBe(before)
+})
+
+test('formulas are filed by words behind a #, filtered by use and sorted; a wrong address says so', async ({
+  page,
+}) => {
+  await page.goto('/formulas')
+  const names = page.getByRole('main').getByRole('listitem').getByRole('link')
+  await page.getByRole('button', { name: '#market' }).click()
+  await expect(names).toHaveCount(2)
+  await page.getByRole('button', { name: 'Clear' }).click()
+  await page.getByLabel('What it is for').selectOption({ label: 'Laundry' })
+  await expect(names).toHaveText(['Wardrobe Block'])
+  await page.getByLabel('What it is for').selectOption('')
+  await page.getByLabel('Sorted by').selectOption('name')
+  await expect(names.first()).toHaveText('Boatyard Scrub')
+  await page.reload()
+  await expect(names.first()).toHaveText('Boatyard Scrub')
+  await page.goto('/no/such/shelf')
+  await expect(page.getByRole('heading', { name: 'There is nothing on this shelf' })).toBeVisible()
+  await page.getByRole('button', { name: 'To the Shelf' }).click()
+  await expect(page.getByRole('heading', { name: 'Monday 23 November' })).toBeVisible()
 })

@@ -41,6 +41,34 @@ function inLists({ drying, ...facts }: BatchFacts): BatchFacts {
   return { ...facts, drying: rest }
 }
 
+describe('the picture of a batch', () => {
+  it('is changed for those that are there; what is no picture is refused in words', async () => {
+    const batch = await cutBatch('Pictured')
+    const put = (thumbnail: object, id = batch.id) =>
+      send<Batch[]>('PUT', '/api/batches/thumbnails', { pictures: [{ id, thumbnail }] })
+    const split = { pattern: 'split', colours: ['#112233', '#445566'] }
+    const { status, body } = await put(split)
+    expect([status, body.map(({ thumbnail }) => thumbnail)]).toEqual([200, [split]])
+    expect((await here()).find(({ id }) => id === batch.id)!.thumbnail).toEqual(split)
+    expect((await put(split, v7())).body).toEqual([])
+    expect(await put({ pattern: 'split', colours: ['red'] })).toMatchObject({
+      status: 422,
+      body: { errors: [{ path: 'pictures[0].thumbnail.colours[0]' }] },
+    })
+    expect((await put({ pattern: 'marble', colours: ['#112233'] })).status).toBe(422)
+    expect((await send('PUT', '/api/batches/thumbnails', { pictures: [] })).status).toBe(422)
+  })
+
+  it('chosen for a formula goes to the batches made of it from then on', async () => {
+    const formulaId = v7()
+    const thumbnail = { pattern: 'flecks', colours: ['#ddccbb', '#334455'] }
+    const document = { ...blankFormula('Chosen'), fats: [{ id: 'olive', share: 1 }], thumbnail }
+    await send('PUT', `/api/formulas/${formulaId}`, { revision: 0, document })
+    const order = { id: v7(), formulaId, revision: 1, bars: 10, cure: { rule: 'most', days: 42 } }
+    expect((await send<Batch>('POST', '/api/batches', order)).body.thumbnail).toEqual(thumbnail)
+  })
+})
+
 describe('a batch on the rack', () => {
   it('weigh-ins move its dry date; facts stand in the list without its events', async () => {
     const batch = await cutBatch('Dryer')

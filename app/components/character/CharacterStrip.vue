@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { FormulaVersion } from '#contracts/version'
 import { computeFormula } from '#core/formula/compute'
 import { traitIds, traitsOf } from '#core/character/traits'
 import { sayFoam, saySkin } from '#core/character/words'
@@ -12,16 +11,7 @@ const { say } = storeToRefs(useWorkshop())
 const scales = ['firmAtCut', 'wearLife', 'keeping'] as const
 
 /** Where it was in the last named version, if there is one. */
-const last = shallowRef<FormulaVersion | null>(null)
-async function loadLast() {
-  try {
-    const versions = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
-    last.value = versions[0] ?? null
-  } catch {
-    // without it the maps only show where the bar is now
-  }
-}
-onMounted(() => void loadLast())
+const last = computed(() => editor.versions.value[0] ?? null)
 const was = computed(
   () => last.value && traitsOf(computeFormula(last.value.document, library.value), library.value),
 )
@@ -40,7 +30,7 @@ const share = computed(() => ({
 
 <template>
   <section class="sheet mt-3.5" aria-label="What the bar will be like">
-    <div class="grid sm:grid-cols-2 lg:grid-cols-[1fr_306px_306px_1fr]">
+    <div class="grid sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_350px_350px_minmax(0,1fr)]">
       <div class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
         <FattyAcidBar :acids="result.fattyAcids" />
         <p v-if="share.poured > 0" class="figure mt-1.5 text-sm">
@@ -50,14 +40,28 @@ const share = computed(() => ({
         </p>
       </div>
       <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
-        <TraitMap x="quickFoam" y="lastingFoam" :traits :regions :before="before" />
+        <TraitMap
+          x="quickFoam"
+          y="lastingFoam"
+          :traits
+          :regions
+          :before="before"
+          :use="document.use"
+        />
         <div class="text-sm">
           <h2>Foam</h2>
           <p class="mt-1">{{ sayFoam(traits, regions) }}</p>
         </div>
       </div>
       <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
-        <TraitMap x="greaseLift" y="gentleness" :traits :regions :before="before" />
+        <TraitMap
+          x="greaseLift"
+          y="gentleness"
+          :traits
+          :regions
+          :before="before"
+          :use="document.use"
+        />
         <div class="text-sm">
           <h2>Skin</h2>
           <p class="mt-1">{{ saySkin(traits, regions) }}</p>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Trait } from '#contracts/words'
+import { uses, type Trait, type Use } from '#contracts/words'
 import { traitRules } from '#core/character/coefficients'
-import { standing, type Regions } from '#core/character/regions'
+import { regionsFor, standing, type Regions } from '#core/character/regions'
 import { shownTrait, type Traits } from '#core/character/traits'
 import { sayTrait } from '#core/character/words'
 
@@ -12,21 +12,47 @@ const {
   traits,
   regions,
   before = null,
+  use = undefined,
 } = defineProps<{
   x: Trait
   y: Trait
   traits: Traits
   regions: Regions
   before?: Traits | null
+  /** What it is for: the map is larger then, its region named, and a few of other uses beside it. */
+  use?: Use
 }>()
-const width = 132
-const height = 114
+const { settings } = storeToRefs(useWorkshop())
+const [width, height] = use ? [176, 150] : [132, 114]
 const px = (value: number) => (shownTrait(value) / 100) * width
 const py = (value: number) => height - (shownTrait(value) / 100) * height
-const region = computed(() => {
-  const [left, right] = regions[x].map(px) as [number, number]
-  const [bottom, top] = regions[y].map(py) as [number, number]
-  return { x: left, y: top, width: right - left, height: bottom - top }
+/** The rectangle of a region; what lies in it is inside. */
+function boxOf(of: Regions) {
+  const [left, right] = of[x].map(px) as [number, number]
+  const [bottom, top] = of[y].map(py) as [number, number]
+  const [width, height] = [right - left, bottom - top]
+  return { x: left, y: top, width, height, rx: Math.min(width, height) / 2.6 }
+}
+const middle = ({ x: left, y: top, width, height }: ReturnType<typeof boxOf>) => ({
+  cx: left + width / 2,
+  cy: top + height / 2,
+})
+const region = computed(() => boxOf(regions))
+/** Regions of other uses that lie apart from this one and from each other: names that say what lies where. */
+const others = computed(() => {
+  const drawn = [region.value]
+  return uses.flatMap((other) => {
+    if (!use || other === use || drawn.length > 3) return []
+    const one = boxOf(regionsFor(other, settings.value.regions))
+    const at = middle(one)
+    const apart = drawn.every((box) => {
+      const { cx, cy } = middle(box)
+      return Math.hypot(at.cx - cx, (at.cy - cy) * 1.6) > 44
+    })
+    if (!apart) return []
+    drawn.push(one)
+    return [{ use: other, box: one, ...at }]
+  })
 })
 const inside = computed(
   () =>
@@ -47,13 +73,30 @@ const spoken = computed(
     class="shrink-0"
   >
     <rect :width="width" :height="height" fill="var(--color-line-2)" />
-    <rect
-      v-bind="region"
-      :rx="Math.min(region.width, region.height) / 2.6"
-      fill="var(--color-ok-ground)"
-      stroke="#7fae95"
-      stroke-width="1"
-    />
+    <g v-for="other in others" :key="other.use">
+      <rect v-bind="other.box" fill="none" stroke="var(--color-ink-3)" stroke-dasharray="2 3" />
+      <text
+        :x="other.cx"
+        :y="other.cy + 4"
+        text-anchor="middle"
+        font-size="11"
+        fill="var(--color-ink-2)"
+      >
+        {{ other.use }}
+      </text>
+    </g>
+    <rect v-bind="region" fill="var(--color-ok-ground)" stroke="var(--color-ok)" />
+    <text
+      v-if="use"
+      :x="middle(region).cx"
+      :y="region.y + region.height + 12"
+      text-anchor="middle"
+      font-size="11"
+      font-weight="650"
+      fill="var(--color-ok)"
+    >
+      {{ use }}
+    </text>
     <template v-if="before">
       <line
         :x1="px(before[x])"

@@ -99,10 +99,10 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
     </div>
     <div class="px-4 py-2">
       <div class="text-sm text-ink-2">
-        {{ say.plural(bars, 'Bar', 'Bars') }} of {{ say.amount(result.batter / bars) }}, fresh
+        {{ say.count(bars, 'bar', 'bars') }} of {{ say.amount(result.batter / bars) }}, long dried
       </div>
-      <output class="figure block text-key leading-tight font-[650]">{{
-        result.batter > 0 ? bars : '–'
+      <output data-testid="dried" class="figure block text-key leading-tight font-[650]">{{
+        result.batter > 0 ? say.amount(result.longDried / bars) : '–'
       }}</output>
     </div>
   </div>

@@ -29,6 +29,7 @@ async function load() {
   try {
     list.value = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
     for (const version of list.value) kept.set(version.id, version)
+    editor.versions.value = list.value
     loaded.value = true
   } catch (error) {
     problem.value = sentenceOf(error)

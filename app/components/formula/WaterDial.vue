@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { WaterHeld } from '#contracts/formula'
+import { workingTime } from '#core/batter/workingTime'
 import { holdWater } from '#core/formula/edit'
 import { waysFrom } from '#core/water/ways'
 import { roundTo } from '#core/statistics/roundTo'
@@ -16,6 +17,13 @@ const ways: { held: WaterHeld; says: string; kind: 'ratio' | 'percent' | 'mass';
     { held: 'shareOfOils', says: 'of oils', kind: 'percent', step: 0.01 },
     { held: 'grams', says: 'by weight', kind: 'mass', step: 1 },
   ]
+/** How long the batter stays workable, as makers count: in whole minutes, from twenty on in fives. */
+const minutes = computed(() => {
+  // Pots have each their own.
+  if (!(lye.value > 0 && result.value.oils > 0) || document.value.parts.length > 1) return 0
+  const { minutes: about } = workingTime(document.value, result.value, library.value)
+  return about < 20 ? Math.max(1, Math.round(about)) : Math.round(about / 5) * 5
+})
 const discounting = ref(false)
 const lowest = 1
 const highest = 4
@@ -66,6 +74,9 @@ defineExpose({
   <section class="border-t border-line-2 px-4 py-2.5" aria-label="Water to lye" data-water>
     <div class="flex items-center justify-between">
       <h2>Water to lye</h2>
+      <span v-if="minutes" class="figure ml-auto pr-3 text-sm"
+        >about <b>{{ minutes }} min</b> to pour</span
+      >
       <button type="button" class="link text-sm font-medium" @click="discounting = true">
         as a discount
       </button>
@@ -90,9 +101,7 @@ defineExpose({
         :key="way.held"
         class="rounded-sm bg-field px-1.5 pt-0.5 pb-1 text-xs text-ink-2"
         :class="
-          document.water.held === way.held
-            ? 'outline-2 outline-[#182022]'
-            : 'outline-1 outline-line-3'
+          document.water.held === way.held ? 'outline-2 outline-ink' : 'outline-1 outline-line-3'
         "
         :data-held="document.water.held === way.held ? '' : undefined"
       >

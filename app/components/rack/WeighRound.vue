@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { z } from 'zod'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { oddWeight } from '#core/rack/oddWeight'
 
 /** One round at the scale through many batches: a row of marked bars for each, Enter goes on to the next. */
@@ -36,7 +37,7 @@ const rows = computed(() =>
     ).map(({ bar, grams }) => ({ bar, last: grams, key: `${batch.id} ${bar}` })),
   })),
 )
-const sure = reactive<Record<string, boolean>>({})
+const sure = ref<Record<string, boolean>>({})
 const oddOf = (batch: BatchSummary, bar: number) => {
   const grams = typed.value[`${batch.id} ${bar}`]
   return grams == null ? null : oddWeight(batch.facts, bar, grams, day.value, say.value)
@@ -46,7 +47,7 @@ const live = ref<{ grams: number | null; steady: boolean }>({ grams: null, stead
 const filled = computed(() => Object.values(typed.value).filter((grams) => grams != null).length)
 const odd = computed(() =>
   rows.value.flatMap(({ batch, bars }) =>
-    bars.filter(({ bar, key }) => oddOf(batch, bar) && !sure[key]),
+    bars.filter(({ bar, key }) => oddOf(batch, bar) && !sure.value[key]),
   ),
 )
 const list = ref<HTMLElement>()
@@ -63,6 +64,16 @@ function onward(event: KeyboardEvent) {
   }
   fields[at + 1]?.focus()
 }
+/** On a phone one bar at a time, with room for gloves. */
+const oneByOne = useMediaQuery('(width < 640px)')
+const allBars = computed(() =>
+  rows.value.flatMap(({ batch, bars }) => bars.map((bar) => ({ batch, ...bar }))),
+)
+useEventListener(document, 'keydown', (event) => {
+  if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || table.value) return
+  event.preventDefault()
+  void keep()
+})
 const busy = ref(false)
 /** Of each batch's weights, as long as this round is open and they wait to be taken. */
 const ids = stableIds()
@@ -107,7 +118,15 @@ async function keep() {
         No batch is cut and drying: there is nothing to weigh.
       </p>
       <LiveScale v-model="live" class="mb-2" />
-      <ul ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
+      <WeighOneByOne
+        v-if="oneByOne && rows.length"
+        v-model:typed="typed"
+        v-model:sure="sure"
+        :bars="allBars"
+        :live="live"
+        :odd-of="oddOf"
+      />
+      <ul v-else ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
         <li
           v-for="row in rows"
           :key="row.batch.id"
@@ -158,7 +177,7 @@ async function keep() {
         /></label>
         <p class="text-sm text-ink-2">
           The same bars each time, by the number scratched into them. Enter goes to the next, and
-          takes what lies still on the scale.
+          takes what lies still on the scale; Ctrl Enter keeps all of it.
         </p>
       </div>
     </form>

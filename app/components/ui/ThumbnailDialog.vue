@@ -43,7 +43,7 @@ const place = (at: number) =>
 
 <template>
   <AppDialog v-model="open" :title="`The picture of ${name}`" live>
-    <div class="flex flex-wrap items-center gap-5">
+    <div class="flex flex-wrap items-center gap-5 px-5 pt-4">
       <BarThumbnail :thumbnail="thumbnail" :width="160" :height="108" />
       <div class="flex flex-wrap gap-3">
         <label v-for="(colour, at) in thumbnail.colours" :key="at" class="text-sm text-ink-2">
@@ -69,7 +69,7 @@ const place = (at: number) =>
         </div>
       </div>
     </div>
-    <fieldset class="mt-4">
+    <fieldset class="px-5 py-4">
       <legend class="mb-2 text-sm font-semibold text-ink-2">How it was poured</legend>
       <div class="grid grid-cols-3 gap-2 sm:grid-cols-5">
         <label

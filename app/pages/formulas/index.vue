@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Use } from '#contracts/words'
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
 import { plainWord } from '#core/materials/tokens'
@@ -12,6 +13,16 @@ const workshop = useWorkshop()
 const { say, today } = storeToRefs(workshop)
 
 const query = ref('')
+/** Words a formula is filed under: what stands behind a # in its notes. */
+const tagsOf = ({ document }: StoredFormula) => [
+  ...new Set(document.notes.match(/#[\p{L}\p{N}-]+/gu) ?? []),
+]
+const use = ref<Use | ''>('')
+const tag = ref('')
+const sorts = { changed: 'last changed', name: 'name', made: 'most made', size: 'size' } as const
+const sort = useKept<keyof typeof sorts>('mantle-formulas-sort', 'changed', (value) =>
+  typeof value === 'string' && value in sorts ? (value as keyof typeof sorts) : null,
+)
 const renaming = ref<StoredFormula | null>(null)
 const renameOpen = computed({
   get: () => renaming.value !== null,
@@ -37,8 +48,35 @@ const text = (formula: StoredFormula) =>
   )
 const found = computed(() => {
   const words = plainWord(query.value).split(/\s+/).filter(Boolean)
-  return formulas.list.filter((formula) => words.every((word) => text(formula).includes(word)))
+  const all = formulas.list.filter(
+    (formula) =>
+      (!use.value || formula.document.use === use.value) &&
+      (!tag.value || tagsOf(formula).includes(tag.value)) &&
+      words.every((word) => text(formula).includes(word)),
+  )
+  const oils = ({ document }: StoredFormula) => computeFormula(document, library.value).oils
+  switch (sort.value) {
+    case 'name':
+      return all.sort((a, b) => a.document.name.localeCompare(b.document.name))
+    case 'made':
+      return all.sort((a, b) => (made.value.get(b.id) ?? 0) - (made.value.get(a.id) ?? 0))
+    case 'size':
+      return all
+        .map((formula) => ({ formula, grams: oils(formula) }))
+        .sort((a, b) => b.grams - a.grams)
+        .map(({ formula }) => formula)
+    case 'changed':
+      return all.sort((a, b) => b.changedAt.localeCompare(a.changedAt))
+  }
 })
+const usesHere = computed(() => [...new Set(formulas.list.map(({ document }) => document.use))])
+const tagsHere = computed(() => [...new Set(formulas.list.flatMap(tagsOf))].sort())
+const filtered = computed(() => !!(query.value.trim() || use.value || tag.value))
+function showAll() {
+  query.value = ''
+  use.value = ''
+  tag.value = ''
+}
 /** How many batches were made of each. */
 const made = shallowRef(new Map<string, number>())
 async function count() {
@@ -110,6 +148,38 @@ const search = ref<HTMLInputElement | null>(null)
       <AppButton kind="main" @click="start">New formula</AppButton>
       <AppMenu label="More for all formulas" :entries="allEntries" />
     </div>
+    <div v-if="formulas.list.length > 1" class="-mt-1 mb-3 flex flex-wrap items-center gap-2">
+      <select
+        v-model="use"
+        class="chip [field-sizing:content]"
+        :class="use ? 'on' : ''"
+        aria-label="What it is for"
+      >
+        <option value="">For anything</option>
+        <option v-for="one in usesHere" :key="one" :value="one">{{ purposeNames[one] }}</option>
+      </select>
+      <button
+        v-for="one in tagsHere"
+        :key="one"
+        type="button"
+        class="chip"
+        :class="tag === one ? 'on' : ''"
+        :aria-pressed="tag === one"
+        @click="tag = tag === one ? '' : one"
+      >
+        {{ one }}
+      </button>
+      <button v-if="filtered" type="button" class="link min-h-9" @click="showAll">Clear</button>
+      <span class="figure text-sm text-ink-2" role="status">{{
+        filtered ? `${found.length} of ${formulas.list.length}` : ''
+      }}</span>
+      <label class="ml-auto flex items-center gap-2 text-sm text-ink-2">
+        Sorted by
+        <select v-model="sort" class="chip [field-sizing:content]">
+          <option v-for="(says, one) in sorts" :key="one" :value="one">{{ says }}</option>
+        </select>
+      </label>
+    </div>
     <p v-if="formulas.problem" role="alert" class="mb-3 font-semibold text-stop">
       {{ formulas.problem }}
     </p>
@@ -122,8 +192,8 @@ const search = ref<HTMLInputElement | null>(null)
       </template>
     </EmptyState>
     <p v-else-if="formulas.loaded && !found.length" class="py-8 text-center text-ink-2">
-      No formula matches “{{ query }}”.
-      <button type="button" class="link" @click="query = ''">Show all</button>
+      {{ query.trim() ? `No formula matches “${query}”.` : 'No formula is like that.' }}
+      <button type="button" class="link" @click="showAll">Show all</button>
     </p>
     <ul v-else class="sheet">
       <li
@@ -138,7 +208,9 @@ const search = ref<HTMLInputElement | null>(null)
             class="block truncate text-[15.5px] font-[650] after:absolute after:inset-0"
             >{{ formula.document.name }}</NuxtLink
           >
-          <small class="text-sm text-ink-2">{{ purposeNames[formula.document.use] }}</small>
+          <small class="text-sm text-ink-2">{{
+            say.list([purposeNames[formula.document.use], ...tagsOf(formula)])
+          }}</small>
         </div>
         <FatBar :document="formula.document" class="max-md:col-span-3 max-md:row-start-2" />
         <span class="figure text-sm text-ink-2 max-md:hidden">{{ sizeOf(formula) }}</span>

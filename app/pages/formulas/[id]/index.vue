@@ -99,8 +99,8 @@ function divide() {
     method: { ...method, patterns: method.patterns.length ? method.patterns : ['layers'] },
   })
 }
+const toPots = () => globalThis.document.getElementById('pots')?.scrollIntoView({ block: 'start' })
 const entries = computed(() => [
-  { says: 'Versions…', act: () => (versions.value = true) },
   {
     says: 'Compare with another',
     act: () => void router.push({ path: '/formulas/compare', query: { a: `f:${id}` } }),
@@ -164,7 +164,10 @@ const entries = computed(() => [
             >{{ nameFault }}</span
           >
         </h1>
-        <SaveNote />
+        <div class="flex flex-wrap items-center gap-x-3">
+          <VersionLine @open="versions = true" />
+          <SaveNote />
+        </div>
       </div>
       <label>
         <span class="sr-only">What it is for</span>
@@ -173,6 +176,9 @@ const entries = computed(() => [
         </select>
       </label>
       <SizeField />
+      <AppButton @click="document.parts.length ? toPots() : divide()">{{
+        document.parts.length ? say.count(document.parts.length, 'pot', 'pots') : 'One pot'
+      }}</AppButton>
       <AppMenu label="More for this formula" :entries="entries" />
       <AppButton v-if="editor.save.state.value === 'conflict'" disabled
         >Make a batch: two sides are open</AppButton
@@ -182,10 +188,10 @@ const entries = computed(() => [
       }}</AppButton>
     </div>
     <div
-      class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:h-[504px]"
+      class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:min-h-[470px]"
     >
-      <div class="sheet flex min-h-0 flex-col lg:max-h-[504px]">
-        <div class="min-h-0 shrink overflow-y-auto">
+      <div class="sheet flex flex-col">
+        <div>
           <FatLines />
           <FirstSlip v-if="document.fats.length" question="weights" asks="Grams or ounces?">
             <div class="flex gap-2">
@@ -214,10 +220,10 @@ const entries = computed(() => [
       </div>
       <LazyPotsPicture
         v-if="document.parts.length && result.oils > 0"
-        class="max-lg:order-3 lg:max-h-[504px]"
+        class="max-lg:order-3 lg:max-h-[620px]"
       />
-      <PotPicture v-else class="max-lg:order-3 lg:max-h-[504px]" />
-      <div class="sheet min-h-0 overflow-y-auto max-lg:order-2">
+      <PotPicture v-else class="max-lg:order-3 lg:max-h-[620px]" />
+      <div class="sheet max-lg:order-2">
         <KeyNumbers v-model:why="why" />
         <ScaleSlip />
         <LyeJarSlip />
@@ -274,7 +280,7 @@ const entries = computed(() => [
         <textarea
           class="field min-h-16 w-full flex-1 resize-y"
           maxlength="20000"
-          placeholder="What it is for, what to try next"
+          placeholder="What it is for, what to try next. A word behind # files it: #market"
           :value="document.notes"
           @input="editor.put(['notes'], ($event.target as HTMLTextAreaElement).value)"
         />
@@ -282,6 +288,7 @@ const entries = computed(() => [
     </div>
     <div
       v-if="document.parts.length || document.method.patterns.length"
+      id="pots"
       class="sheet mt-3.5 grid lg:grid-cols-[3fr_2fr]"
     >
       <LazyPartLines
