@@ -112,7 +112,7 @@ test('on a phone bars are weighed one a screen; an odd weight waits for an answe
   await expect(dialog.getByText(/^2 of \d+$/)).toBeVisible()
   await expect(dialog.getByRole('textbox', { name: /bar 2$/ })).toBeFocused()
   await page.keyboard.type('190')
-  await expect(dialog.getByRole('alert')).toContainText('expected')
+  await expect(dialog.getByRole('alert')).toContainText('Heavier than last time')
   await expect(dialog.getByRole('button', { name: 'Which is it?' })).toBeDisabled()
   await dialog.getByRole('button', { name: 'Weigh it again' }).click()
   await page.keyboard.type('122.4')
