@@ -25,6 +25,17 @@ const groups = [
     ],
   },
   {
+    title: 'On the rack',
+    keys: [
+      ['f', 'find'],
+      ['x', 'tick the batch that has the focus'],
+      ['s · w · t', 'strip, weigh, turn those that are ticked'],
+      ['m · p', 'move, print them'],
+      ['Ctrl Enter', 'in a round: keep all weights'],
+      ['Esc', 'untick'],
+    ],
+  },
+  {
     title: 'At the bench',
     keys: [
       ['Space', 'takes it: a weight, a point, a step'],
