@@ -100,6 +100,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
         open(`/formulas/${id}`),
         { ...open(`/formulas/${id}?make=1`, 'make'), also: ['batch', 'pour'] },
         open(`/formulas/compare?a=f:${id}`, 'compare'),
+        open(`/formulas/${id}/sheet`, 'print'),
       ],
     })),
   )

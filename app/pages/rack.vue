@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Search } from '@lucide/vue'
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import type { TickedAct } from '~/components/rack/TickedBar.vue'
 import type { OnRack } from '~/composables/useRack'
 import type { RackStage } from '#core/rack/standing'
@@ -163,6 +163,8 @@ const formulaNames = computed(() =>
     a[1].localeCompare(b[1]),
   ),
 )
+/** On paper stand those that are ticked, else all that are looked for. */
+const paper = useMediaQuery('print')
 const roomOpen = ref(false)
 const judging = ref(false)
 const room = useRoom()
@@ -188,7 +190,7 @@ const lead = computed(() => {
     class="mx-auto grid max-w-[1280px] grid-cols-[minmax(0,1fr)] gap-4 px-4 py-4 sm:px-6 print:hidden"
     :class="[
       view === 'list' ? '' : 'lg:grid-cols-[minmax(0,1fr)_332px]',
-      ticked.length ? 'pb-28' : '',
+      ticked.length ? 'pb-28 max-sm:pb-64' : '',
     ]"
   >
     <div>
@@ -364,5 +366,5 @@ const lead = computed(() => {
     </aside>
     <TickedBar v-if="ticked.length" :ticked="ticked" @act="acts[$event]()" @untick="untick" />
   </div>
-  <RoundSheet v-if="ticked.length" :items="ticked" />
+  <RoundSheet v-if="ticked.length || paper" :items="ticked.length ? ticked : inRoom" />
 </template>

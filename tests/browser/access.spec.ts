@@ -94,6 +94,17 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
     },
   ],
   ['a formula in pots', (page) => openFormula(page, 'Tide Pool')],
+  [
+    'a formula on paper',
+    async (page) => {
+      await openFormula(page, 'Hostel Bar')
+      await page.getByRole('button', { name: 'More for this formula' }).click()
+      await page.getByRole('menuitem', { name: 'Print' }).click()
+      // What the scale weighs, the very figure of the formula page.
+      await expect(page.getByRole('row', { name: /^Sodium hydroxide/i })).toContainText('296.9 g')
+      await page.getByText('Superfat of these weights').waitFor()
+    },
+  ],
   ['the rack', (page) => page.goto('/rack')],
   ['the workshop', (page) => page.goto('/workshop')],
   [

@@ -30,7 +30,9 @@ const share = computed(() => ({
 
 <template>
   <section class="sheet mt-3.5" aria-label="What the bar will be like">
-    <div class="grid sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_350px_350px_minmax(0,1fr)]">
+    <div
+      class="grid grid-cols-[minmax(0,1fr)] sm:grid-cols-2 lg:grid-cols-[minmax(0,1fr)_350px_350px_minmax(0,1fr)]"
+    >
       <div class="border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
         <FattyAcidBar :acids="result.fattyAcids" />
         <p v-if="share.poured > 0" class="figure mt-1.5 text-sm">
@@ -39,7 +41,9 @@ const share = computed(() => ({
           <NuxtLink to="/explained#sizes-solved-back-exact" class="link">Why?</NuxtLink>
         </p>
       </div>
-      <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+      <div
+        class="flex gap-3 max-[360px]:flex-wrap border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
+      >
         <TraitMap
           x="quickFoam"
           y="lastingFoam"
@@ -53,7 +57,9 @@ const share = computed(() => ({
           <p class="mt-1">{{ sayFoam(traits, regions) }}</p>
         </div>
       </div>
-      <div class="flex gap-3 border-line-2 px-4 py-3 max-lg:border-b lg:border-r">
+      <div
+        class="flex gap-3 max-[360px]:flex-wrap border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
+      >
         <TraitMap
           x="greaseLift"
           y="gentleness"

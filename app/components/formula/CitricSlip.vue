@@ -56,7 +56,7 @@ const taken = (jar: Jar) =>
         >It does not say</SlipKey
       >
     </div>
-    <p class="mt-2 text-sm text-[#5b5236]">
+    <p class="mt-2 text-sm text-ink-2">
       Until you say, monohydrate: it takes a tenth less lye, the safe side.
     </p>
   </FirstSlip>

@@ -10,11 +10,11 @@ const shown = computed(() => ready.value && !settings.value.said.includes(questi
 <template>
   <section
     v-if="shown"
-    class="relative border-y border-[#cdbb8a] bg-[#f4ead6] px-4 py-2.5 no-print"
+    class="relative border-y border-line-3 bg-warn-ground px-4 py-2.5 no-print"
     :aria-label="asks"
   >
     <i
-      class="absolute -top-[7px] left-9 size-3 rotate-45 border-t border-l border-[#cdbb8a] bg-[#f4ead6]"
+      class="absolute -top-[7px] left-9 size-3 rotate-45 border-t border-l border-line-3 bg-warn-ground"
       aria-hidden="true"
     />
     <h3 class="mb-1.5 flex justify-between gap-3 font-bold">

@@ -27,7 +27,7 @@ const answers: { open: LyeOpenSince; says: string }[] = [
         >{{ answer.says }}</SlipKey
       >
     </div>
-    <p class="mt-2 text-sm text-[#5b5236]">
+    <p class="mt-2 text-sm text-ink-2">
       Old lye cakes, weakens and leaves more fat in the bar. Mantle never answers that with more
       lye; it only says how far the superfat may drift.
     </p>

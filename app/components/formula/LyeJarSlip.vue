@@ -38,7 +38,7 @@ const drain = ref(false)
       Then it is no lye to make soap with: drain cleaner holds aluminium chips, bleach or unknown
       salts. Buy pure sodium hydroxide whose label says so.
     </p>
-    <p v-else class="mt-2 text-sm text-[#5b5236]">
+    <p v-else class="mt-2 text-sm text-ink-2">
       Potash weighed as soda leaves 29 % of the alkali out; soda weighed as potash puts 40 % too
       much in.
     </p>

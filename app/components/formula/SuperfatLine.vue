@@ -29,7 +29,7 @@ const lyeShown = computed(() => say.value.massDown(lyeWeighed(weighed.value.resu
 
 <template>
   <section
-    class="flex items-center gap-3 border-t border-line-2 px-4 py-2"
+    class="flex flex-wrap items-center gap-3 border-t border-line-2 px-4 py-2"
     aria-label="Superfat"
     data-superfat
   >

@@ -105,6 +105,7 @@ const entries = computed(() => [
     says: 'Compare with another',
     act: () => void router.push({ path: '/formulas/compare', query: { a: `f:${id}` } }),
   },
+  { says: 'Print', act: () => void router.push(`/formulas/${id}/sheet`) },
   { says: 'Duplicate', act: () => void duplicate() },
   ...(document.value.parts.length
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
@@ -188,7 +189,7 @@ const entries = computed(() => [
       }}</AppButton>
     </div>
     <div
-      class="grid gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:min-h-[470px]"
+      class="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:min-h-[470px]"
     >
       <div class="sheet flex flex-col">
         <div>
