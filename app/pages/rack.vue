@@ -71,7 +71,11 @@ const shownPlanks = computed(() =>
   filtered.value ? planks.value.filter(({ items }) => items.length) : planks.value,
 )
 const board = ref<HTMLElement | null>(null)
-const { width } = useElementSize(board)
+const { width: measured } = useElementSize(board)
+/** Until it is measured, what such a window will have beside the panel. */
+const width = computed(
+  () => measured.value || Math.min(884, window.innerWidth - (window.innerWidth < 640 ? 32 : 48)),
+)
 /** Columns of at least 198 px beside the gutter; on a phone two. */
 const columns = computed(() =>
   width.value < 340 ? 1 : width.value < 560 ? 2 : Math.max(1, Math.floor((width.value - 92) / 190)),

@@ -79,20 +79,23 @@ const allOn = computed(() => items.length > 0 && items.every(({ batch }) => tick
 const table = ref<HTMLElement | null>(null)
 const box = useElementBounding(table)
 const { height: screen } = useWindowSize()
-const strip = computed(() => {
-  const { value: all } = sorted
-  const part = 100 / Math.max(1, all.length)
-  const colours = all
+const part = computed(() => 100 / Math.max(1, sorted.value.length))
+const colours = computed(() =>
+  sorted.value
     .map(({ batch }, at) => {
       const colour = batch.thumbnail.colours.at(-1)!
-      return `${colour} ${at * part}% ${(at + 1) * part}%`
+      return `${colour} ${at * part.value}% ${(at + 1) * part.value}%`
     })
-    .join()
+    .join(),
+)
+const marks = computed(() =>
+  sorted.value.flatMap(({ batch }, at) => (ticks.has(batch.id) ? [(at + 0.5) * part.value] : [])),
+)
+/** What of the list is on the screen, from 0 to 1. */
+const seen = computed(() => {
   const whole = Math.max(1, box.height.value)
-  const from = Math.max(0, Math.min(1, -box.top.value / whole))
-  const to = Math.max(0, Math.min(1, (screen.value - box.top.value) / whole))
-  const marks = all.flatMap(({ batch }, at) => (ticks.has(batch.id) ? [(at + 0.5) * part] : []))
-  return { colours, from, to, marks }
+  const within = (at: number) => Math.max(0, Math.min(1, at / whole))
+  return { from: within(-box.top.value), to: within(screen.value - box.top.value) }
 })
 function look({ offsetY, currentTarget }: MouseEvent) {
   const { height } = (currentTarget as HTMLElement).getBoundingClientRect()
@@ -215,15 +218,15 @@ function look({ offsetY, currentTarget }: MouseEvent) {
       class="sticky top-4 h-[calc(100dvh-120px)] w-11 shrink-0 border border-line-3 max-md:hidden"
       aria-hidden="true"
       tabindex="-1"
-      :style="{ background: `linear-gradient(to bottom, ${strip.colours})` }"
+      :style="{ background: `linear-gradient(to bottom, ${colours})` }"
       @click="look"
     >
       <span
         class="pointer-events-none absolute inset-x-[-4px] border-2 border-ink"
-        :style="{ top: `${strip.from * 100}%`, height: `${(strip.to - strip.from) * 100}%` }"
+        :style="{ top: `${seen.from * 100}%`, height: `${(seen.to - seen.from) * 100}%` }"
       />
       <span
-        v-for="mark in strip.marks"
+        v-for="mark in marks"
         :key="mark"
         class="pointer-events-none absolute -left-3 text-[10px] leading-none text-act"
         :style="{ top: `calc(${mark}% - 5px)` }"
