@@ -7,7 +7,7 @@ import { traitsOf } from '#core/character/traits'
 import { blankFormula } from '#core/formula/blank'
 import { computeFormula } from '#core/formula/compute'
 import { stillOpen } from '#core/formula/draft'
-import { thumbnailOf, toldApart } from '#core/batter/thumbnail'
+import { picturedBefore, thumbnailOf, toldApart } from '#core/batter/thumbnail'
 import { faultsInFormula } from '#core/formula/faults'
 import { onScale } from '#core/formula/onScale'
 import { applyPatch } from '#core/formula/patch'
@@ -51,11 +51,10 @@ export function createFormulaEditor(id: string) {
   const formulas = useFormulas()
   /** Its picture as it follows from the formula, told apart from those of the formulas that were there before it. */
   const unchosen = computed(() => {
-    const own = thumbnailOf({ ...document.value, thumbnail: undefined }, library.value)
-    const before = formulas.list.flatMap((one) =>
-      one.id < id || (one.document.thumbnail && one.id !== id) ? [formulas.thumbnail(one)] : [],
-    )
-    return toldApart(own, document.value.name, before)
+    const me = { id, document: { ...document.value, thumbnail: undefined } }
+    const before = formulas.list.filter((one) => one.id !== id && picturedBefore(one, me))
+    const own = thumbnailOf(me.document, library.value)
+    return toldApart(own, document.value.name, before.map(formulas.thumbnail))
   })
   const thumbnail = computed(() => document.value.thumbnail ?? unchosen.value)
 
@@ -130,7 +129,6 @@ export function createFormulaEditor(id: string) {
     problem,
     load,
     versions,
-    loadVersions,
     change,
     put,
     apply,

@@ -1,12 +1,10 @@
 import type { BatchSummary } from '#contracts/batch'
 import { plainWord } from '#core/materials/tokens'
-import { lastWeighed } from '#core/rack/drying/model'
 import { dueOf, isLate, type Due } from '#core/rack/due'
-import { barsByPlace } from '#core/rack/places'
 import { plankOf } from '#core/rack/planks'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
-import { leftAfter } from '#core/rack/drying/model'
+import { lastWeighed, leftAfter } from '#core/rack/drying/model'
 import { sumOf } from '#core/statistics/sum'
 import { daysBetween } from '#core/units/days'
 import { useIntervalFn } from '@vueuse/core'
@@ -30,21 +28,9 @@ export interface OnRack {
   foundBy: string
 }
 
-/** What is due, in as few letters as a tag has room for. */
-const tagWords: Record<Due['kind'], string> = {
-  pour: '',
-  peek: 'look under',
-  unwrap: 'unwrap',
-  thaw: 'out of the freezer',
-  cut: 'unmould, cut',
-  strip: 'test',
-  weigh: 'weigh',
-  turn: 'turn',
-  ready: 'ready',
-}
 const pressing = new Set<Due['kind']>(['peek', 'unwrap', 'thaw', 'cut', 'strip'])
 
-export interface RackFilter {
+interface RackFilter {
   find: string
   due: boolean
   untested: boolean
@@ -67,10 +53,6 @@ export function useRack() {
     for (const due of all) by.set(due.batchId, [...(by.get(due.batchId) ?? []), due])
     return by
   })
-  const placeNames = computed(
-    () => new Map(workshop.settings.rack.places.map(({ id, name }) => [id, name])),
-  )
-
   function saysOf(batch: BatchSummary, { stage, cutOn, day, bars, by, readyOn }: Standing): string {
     const count = say.value.count(bars, 'bar', 'bars')
     const { drying, pouredAt } = batch.facts
@@ -115,10 +97,7 @@ export function useRack() {
     batches.list.map((batch): OnRack => {
       const standing = standingOf(batch, today.value)
       const due = dues.value.get(batch.id) ?? []
-      const places = barsByPlace(batch, today.value).flatMap(({ place }) => {
-        const name = place === null ? undefined : placeNames.value.get(place)
-        return name === undefined ? [] : [name]
-      })
+      const places = placesOf(batch, today.value, workshop.settings.rack.places)
       const { drying } = batch.facts
       const tag = tagOf(batch, standing, due)
       return {
@@ -201,4 +180,3 @@ export function useRack() {
     })),
   }
 }
-export type Rack = ReturnType<typeof useRack>

@@ -1,5 +1,7 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
 import { labelGrams } from '#core/rack/drying/model'
+import type { Place } from '#contracts/workshop'
+import { barsByPlace } from '#core/rack/places'
 import type { LessonAbout } from '#contracts/rackWords'
 import type { Due } from '#core/rack/due'
 import type { Standing } from '#core/rack/standing'
@@ -17,6 +19,25 @@ export const dueWords: Record<Due['kind'], string> = {
   weigh: 'Weigh the marked bars',
   turn: 'Turn the bars',
   ready: 'Ready',
+}
+
+/** What is due, in as few letters as a tag has room for. */
+export const tagWords: Record<Due['kind'], string> = {
+  pour: '',
+  peek: 'look under',
+  unwrap: 'unwrap',
+  thaw: 'out of the freezer',
+  cut: 'unmould, cut',
+  strip: 'test',
+  weigh: 'weigh',
+  turn: 'turn',
+  ready: 'ready',
+}
+
+/** Names of the places on which bars of a batch stand. */
+export function placesOf(batch: BatchSummary, today: string, places: readonly Place[]): string[] {
+  const names = new Map(places.map(({ id, name }) => [id, name]))
+  return barsByPlace(batch, today).flatMap(({ place }) => names.get(place ?? '') ?? [])
 }
 
 /** What of the work a lesson is about, inside a sentence. */

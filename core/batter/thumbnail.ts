@@ -50,10 +50,13 @@ function standingOut(ground: string, wanted: string): string {
   return colour
 }
 
+/** A darker shade of the soap itself, where nothing else lies in it (judgement). */
+const shadeOf = (ground: string) => mixHex(ground, '#5a5028', 0.3)
+
 function ofOnePot(document: FormulaDocument, library: Library): Thumbnail {
   const base = barColour(document, library)
   const [scent] = document.scents
-  const scented = scent ? mixHex(base, scentColour(scent.id), 0.6) : mixHex(base, '#5a5028', 0.3)
+  const scented = scent ? mixHex(base, scentColour(scent.id), 0.6) : shadeOf(base)
   const extras = document.additives.flatMap(({ id }) => library.additives.get(id) ?? [])
   const grit = extras.find(({ group }) => group === 'scrub')
   const own = (pattern: ThumbnailPattern, accent = scented): Thumbnail => ({
@@ -118,7 +121,7 @@ export function toldApart(own: Thumbnail, name: string, others: readonly Thumbna
   if (free(own)) return own
   const start = numberOf(name)
   const ground = own.colours[0]!
-  const second = own.colours[1] ?? mixHex(ground, '#5a5028', 0.3)
+  const second = own.colours[1] ?? shadeOf(ground)
   for (let turn = 0; turn < 40; turn++) {
     const accent = turn ? mixHex(ground, scentColour(`${name} ${turn}`), 0.75) : second
     for (let step = 0; step < open.length; step++) {
@@ -137,7 +140,16 @@ interface ToPicture {
 }
 
 /**
- * The pictures of all formulas, each told apart from those that were there before it (ids sort by when they were made).
+ * Whether a formula has its picture before another: chosen ones first, then the older (ids sort by when they were made).
+ * @example picturedBefore({ id: 'a', document: example }, { id: 'b', document: example }) // true
+ */
+export function picturedBefore(one: ToPicture, other: ToPicture): boolean {
+  const [chosen, otherChosen] = [!!one.document.thumbnail, !!other.document.thumbnail]
+  return chosen === otherChosen ? one.id < other.id : chosen
+}
+
+/**
+ * The pictures of all formulas, each told apart from those before it.
  * @example thumbnailsOf([{ id: 'a', document: example }], shipped).get('a')?.pattern // 'plain'
  */
 export function thumbnailsOf(
@@ -145,11 +157,8 @@ export function thumbnailsOf(
   library: Library,
 ): Map<string, Thumbnail> {
   const given = new Map<string, Thumbnail>()
-  const chosenFirst = [...formulas].sort(
-    (a, b) =>
-      Number(!a.document.thumbnail) - Number(!b.document.thumbnail) || (a.id < b.id ? -1 : 1),
-  )
-  for (const { id, document } of chosenFirst) {
+  const inTurn = [...formulas].sort((a, b) => (picturedBefore(a, b) ? -1 : 1))
+  for (const { id, document } of inTurn) {
     const own = thumbnailOf(document, library)
     given.set(id, document.thumbnail ? own : toldApart(own, document.name, [...given.values()]))
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { dueFor, isLate } from '#core/rack/due'
+import { dueFor, dueOf, isLate } from '#core/rack/due'
 import { plankOf } from '#core/rack/planks'
 import { standingOf } from '#core/rack/standing'
 import { inSentence } from '#core/units/language'
@@ -12,22 +12,22 @@ const { today, settings } = storeToRefs(workshop)
 const answer = useDueAnswers()
 const asked = useBatchDialog()
 const standing = computed(() => standingOf(batch, today.value))
-const due = computed(() =>
-  dueFor(batch, today.value, workshop.dayOf, settings.value.rack)
-    .filter(({ kind }) => kind !== 'ready' && kind !== 'pour' && dueAnswers[kind])
-    .sort((a, b) => a.on.localeCompare(b.on)),
-)
+const rules = computed(() => settings.value.rack)
 /** The most pressing of what is due today. */
-const order = ['thaw', 'peek', 'unwrap', 'cut', 'strip', 'weigh', 'turn']
-const first = computed(
-  () =>
-    due.value
-      .filter(({ on }) => on <= today.value)
-      .sort((a, b) => order.indexOf(a.kind) - order.indexOf(b.kind))[0],
+const first = computed(() =>
+  dueOf([batch], today.value, workshop.dayOf, rules.value).today.find(
+    ({ kind }) => dueAnswers[kind],
+  ),
+)
+/** What comes next where nothing is. */
+const ahead = computed(() =>
+  dueFor(batch, today.value, workshop.dayOf, rules.value)
+    .filter(({ kind }) => dueAnswers[kind])
+    .sort((a, b) => a.on.localeCompare(b.on)),
 )
 const says = computed(() => {
   if (!first.value) {
-    const [next] = due.value
+    const [next] = ahead.value
     return next
       ? {
           text: `Next: ${inSentence(dueWords[next.kind])}, ${dayText(next.on, { today: today.value, weekday: true })}`,
@@ -46,9 +46,7 @@ const says = computed(() => {
         : ''
   return { text: late ? `Overdue${past ? `, ${past}` : ''}` : `Due today${since}`, late: true }
 })
-const sells = computed(
-  () => plankOf(batch, standing.value) === 'ready' && standing.value.stage === 'ready',
-)
+const sells = computed(() => plankOf(batch, standing.value) === 'ready')
 </script>
 
 <template>

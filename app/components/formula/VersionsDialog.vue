@@ -11,7 +11,8 @@ const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
 const toasts = useToasts()
 
-const list = ref<FormulaVersion[]>([])
+/** The page's own list: its version line follows what is kept here. */
+const list = editor.versions
 const loaded = ref(false)
 const problem = ref('')
 /** What it is to be called: the next in line until somebody types, whenever the list comes. */
@@ -29,7 +30,6 @@ async function load() {
   try {
     list.value = await api.get<FormulaVersion[]>(`/api/formulas/${editor.id}/versions`)
     for (const version of list.value) kept.set(version.id, version)
-    editor.versions.value = list.value
     loaded.value = true
   } catch (error) {
     problem.value = sentenceOf(error)

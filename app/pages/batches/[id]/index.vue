@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { lessonsOf } from '#core/rack/lessons'
-import { dueFor } from '#core/rack/due'
-import { barsByPlace } from '#core/rack/places'
+import { dueOf } from '#core/rack/due'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { troubleKinds } from '#core/troubles/kinds'
 import { roundTo } from '#core/statistics/roundTo'
@@ -23,10 +22,7 @@ const print = () => window.print()
 const lines = computed(() => {
   if (!batch.value || !standing.value) return null
   const { facts } = batch.value
-  const names = new Map(settings.value.rack.places.map(({ id, name }) => [id, name]))
-  const places = barsByPlace(batch.value, today.value).flatMap(({ place }) =>
-    place && names.has(place) ? [inSentence(names.get(place)!)] : [],
-  )
+  const places = placesOf(batch.value, today.value, settings.value.rack.places).map(inSentence)
   const count = say.value.count(standing.value.bars, 'bar', 'bars')
   return {
     bars: [count, ...places],
@@ -37,18 +33,13 @@ const lines = computed(() => {
         : '',
   }
 })
-const due = computed(() =>
-  batch.value
-    ? say.value.list(
-        dueFor(batch.value, today.value, workshop.dayOf, settings.value.rack)
-          .filter(({ on, kind }) => on <= today.value && kind !== 'ready')
-          .map(
-            ({ kind }) =>
-              ({ strip: 'test', cut: 'cut', weigh: 'weigh', turn: 'turn' })[kind as string] ?? kind,
-          ),
-      )
-    : '',
-)
+const due = computed(() => {
+  if (!batch.value) return ''
+  const { today: all } = dueOf([batch.value], today.value, workshop.dayOf, settings.value.rack)
+  return say.value.list(
+    all.filter(({ kind }) => kind !== 'ready').map(({ kind }) => tagWords[kind]),
+  )
+})
 /** Something is wrong beyond its looks: that stands above everything else. */
 const bad = computed(() =>
   batch.value?.facts.troubles.some(({ trouble }) => troubleKinds[trouble].bad),
