@@ -54,7 +54,6 @@ onOtherEpoch(load)
     <LazyBatchDialog v-if="batchDialog" :key="`${batchDialog.batch.id} ${batchDialog.asks}`" />
     <LazyWeighRound v-if="weighRound" />
     <LazyKeyHelp v-if="keyHelp" />
-    <LazyWorkshopDialog v-if="workshop.dialogOpen" />
     <ToastHost />
   </div>
 </template>

@@ -14,14 +14,39 @@ const cureRuleSchema = z.strictObject({
 })
 export type CureDays = z.infer<typeof cureRuleSchema>
 
+/** A share of the room's picture, per cent. */
+const roomPercent = (says: string) => z.number().int().min(0, says).max(100, says)
+const fromLeft = roomPercent('It stands between the walls: 0 to 100 % from the left.')
+const fromFloor = roomPercent('It stands in the room: 0 to 100 % from the floor.')
+const extent = z
+  .number()
+  .int()
+  .min(2, 'At least 2 % of the room.')
+  .max(100, 'At most the whole room.')
+
 /** Where bars dry, and how many find room there. */
 const placeSchema = z.strictObject({
   id: idSchema,
   name: z.string().trim().min(1).max(60),
-  kind: z.enum(['plank', 'tray']),
+  kind: z.enum(['plank', 'tray', 'hung']),
   bars: barsSchema,
+  /** Where it is in the room, seen from the front: its left end, its height over the floor, its width; null until somebody said. */
+  spot: z.strictObject({ x: fromLeft, y: fromFloor, width: extent }).nullable().default(null),
 })
 export type Place = z.infer<typeof placeSchema>
+
+export const fixtureKinds = ['door', 'window', 'posts', 'boxes', 'hygrometer'] as const
+/** What else is in the room, by which people know where they are. */
+const fixtureSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(fixtureKinds),
+  name: z.string().trim().max(60),
+  x: fromLeft,
+  y: fromFloor,
+  width: extent,
+  height: extent,
+})
+export type Fixture = z.infer<typeof fixtureSchema>
 
 /** As it is dialled: digits, and what people put between them. */
 const telephone = z
@@ -100,6 +125,46 @@ export const workshopSchema = z.strictObject({
   lyeRiskCleaning: z.number().min(0.001).max(0.5).nullable().default(0.05),
   /** Fatty matter at pour that the workshop's standard asks for at least; null where none does. */
   leastFattyMatter: z.number().min(0).max(1).nullable().default(null),
+  /** What a new formula begins with. */
+  begin: z
+    .strictObject({
+      superfat: z
+        .number()
+        .min(0, 'A superfat is at least 0 %.')
+        .max(0.3, 'A formula begins with 30 % at most.')
+        .default(0.05),
+      /** Water to lye, by mass. */
+      water: z
+        .number()
+        .min(1, 'Lye needs its own mass of water at least.')
+        .max(4, 'A formula begins with 4 : 1 at most.')
+        .default(2.2),
+      /** NaOH in the jar, as a mass fraction. */
+      naohPurity: z
+        .number()
+        .min(0.8, 'Lye under 80 % is not for soap.')
+        .max(1, 'Lye is 100 % pure at most.')
+        .default(1),
+    })
+    .default({ superfat: 0.05, water: 2.2, naohPurity: 1 }),
+  /** How days are written: a language and custom (BCP 47), null for the browser's English; and the day a week begins with, 0 for Sunday. */
+  dates: z
+    .strictObject({
+      locale: z
+        .string()
+        .max(20)
+        .refine((tag) => {
+          try {
+            return Intl.DateTimeFormat.supportedLocalesOf(tag).length > 0
+          } catch {
+            return false
+          }
+        }, 'This is not a language, as en-GB.')
+        .nullable()
+        .default(null),
+      firstDay: z.union([z.literal(0), z.literal(1), z.literal(6)]).default(1),
+    })
+    .default({ locale: null, firstDay: 1 }),
   /** How a run usually begins: room, scale, thermometer, milk guard. */
   bench: setupSchema
     .pick({ roomC: true, scaleMax: true, guardC: true, thermometer: true, sends: true })
@@ -114,12 +179,14 @@ export const workshopSchema = z.strictObject({
       turnEvery: z.number().int().min(0).max(60).default(5),
       /** Days of cure by kind, as this workshop does it; kinds that are not named keep their usual days. */
       cures: z.array(cureRuleSchema).max(12).default([]),
-      /** Planks and trays of the room. */
+      /** Planks, trays and hanging planks of the room. */
       places: z.array(placeSchema).max(40).default([]),
+      /** Doors, windows and the like of its picture. */
+      fixtures: z.array(fixtureSchema).max(40).default([]),
       /** The thermometer and hygrometer of the room: none, the stand-in, or the name of a device that posts. */
       sensor: z.string().trim().max(80).nullable().default(null),
     })
-    .default({ humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null }),
+    .default({ humidity: 0.55, turnEvery: 5, cures: [], places: [], fixtures: [], sensor: null }),
   /** Numbers to call, as this workshop has entered them. */
   emergency: z
     .strictObject({
@@ -152,12 +219,13 @@ export const workshopSchema = z.strictObject({
 })
 export type Workshop = z.infer<typeof workshopSchema>
 
-/** Settings that are kept field by field within one key. */
+/** Keys whose fields are kept one by one. */
+export const insideKeys = ['rack', 'lyeTin', 'begin', 'dates', 'emergency'] as const
+type InsideKey = (typeof insideKeys)[number]
 type Inside<Key extends keyof Workshop> = Partial<Workshop[Key]>
-/** What a screen changes of the settings: keys, and of the rack and the lye tin single fields. */
-export type WorkshopChanges = Partial<Omit<Workshop, 'rack' | 'lyeTin'>> & {
-  rack?: Inside<'rack'>
-  lyeTin?: Inside<'lyeTin'>
+/** What a screen changes of the settings: keys, and of some keys single fields. */
+export type WorkshopChanges = Partial<Omit<Workshop, InsideKey>> & {
+  [Key in InsideKey]?: Inside<Key>
 }
 
 /** What the app sends: changes, and the revision the screen saw. What they come to is judged by `workshopSchema`. */

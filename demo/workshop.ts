@@ -1,20 +1,38 @@
-import type { Place, Workshop } from '#contracts/workshop'
+import type { Fixture, Place, Workshop } from '#contracts/workshop'
 
+const idOf = (nth: number) => `0192d3f0-0000-7000-8000-0000000000${String(nth).padStart(2, '0')}`
+const placeRows: [
+  name: string,
+  kind: Place['kind'],
+  bars: number,
+  x: number,
+  y: number,
+  width: number,
+][] = [
+  ['Roof beam, north', 'hung', 90, 2, 72, 46],
+  ['Roof beam, south', 'hung', 90, 52, 72, 46],
+  ['Wall rack, top', 'plank', 60, 34, 49, 38],
+  ['Wall rack, middle', 'plank', 60, 34, 28, 38],
+  ['Wall rack, low', 'plank', 60, 34, 8, 38],
+  ['Wire tray A', 'tray', 40, 74, 29, 25],
+  ['Wire tray B', 'tray', 40, 74, 8, 25],
+]
 /** Where bars dry in the shed, under the roof and by the north wall. */
-export const demoPlaces: Place[] = [
-  ['Roof beam, north', 'plank', 90],
-  ['Roof beam, south', 'plank', 90],
-  ['Wall rack, top', 'plank', 60],
-  ['Wall rack, middle', 'plank', 60],
-  ['Wall rack, low', 'plank', 60],
-  ['Wire tray A', 'tray', 40],
-  ['Wire tray B', 'tray', 40],
-].map(([name, kind, bars], nth) => ({
-  id: `0192d3f0-0000-7000-8000-00000000000${nth + 1}`,
+export const demoPlaces: Place[] = placeRows.map(([name, kind, bars, x, y, width], nth) => ({
+  id: idOf(nth + 1),
   name,
   kind,
   bars,
-})) as Place[]
+  spot: { x, y, width },
+}))
+/** What else is in the shed. */
+const demoFixtures: Fixture[] = [
+  { kind: 'door', name: 'door', x: 2, y: 0, width: 9, height: 48 },
+  { kind: 'boxes', name: 'boxes and wraps', x: 15, y: 0, width: 15, height: 10 },
+  { kind: 'posts', name: 'wall rack', x: 34, y: 0, width: 38, height: 64 },
+  { kind: 'window', name: 'window', x: 75, y: 50, width: 12, height: 14 },
+  { kind: 'hygrometer', name: 'hygrometer', x: 88, y: 50, width: 9, height: 14 },
+].map((one, nth) => ({ id: idOf(nth + 21), ...one }) as Fixture)
 
 /** The Slate Shed's own settings; prices in pence for a kilogram, as they last paid. */
 export const demoWorkshop: Workshop = {
@@ -49,12 +67,15 @@ export const demoWorkshop: Workshop = {
   lyeRiskCleaning: 0.05,
   leastFattyMatter: null,
   emergency: { ambulance: '112', poison: '000 555 0142' },
+  begin: { superfat: 0.05, water: 2.2, naohPurity: 0.985 },
+  dates: { locale: 'en-GB', firstDay: 1 },
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true, sends: true },
   rack: {
     humidity: 0.58,
     turnEvery: 5,
     cures: [{ id: 'most', label: 'Most bars', days: 42 }],
     places: demoPlaces,
+    fixtures: demoFixtures,
     sensor: 'stand-in',
   },
   scaleCheck: null,

@@ -155,8 +155,8 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     page('Explained', 'how every estimate is reckoned, how far to trust it', '/explained'),
     page(
       'Workshop settings',
-      'units, grams, ounces, scale, time zone, vessels',
-      () => (workshop.dialogOpen = true),
+      'units, grams, ounces, degrees, scale, time zone, dates, dark, currency, superfat, water, cure',
+      '/workshop',
     ),
     page('Backup', 'back up, restore, archive; the workshop', '/workshop'),
     page('Network and devices', 'pair a tablet, LAN access, rights; the workshop', '/workshop'),

@@ -16,9 +16,9 @@ const rack = useRack()
 const { all, found, filter, filtered, ticks, ticked, counts } = rack
 const view = useRackView()
 const views = [
-  { id: 'stages', says: 'Stages' },
-  { id: 'room', says: 'Room' },
-  { id: 'list', says: 'List' },
+  { is: 'stages', says: 'Stages' },
+  { is: 'room', says: 'Room' },
+  { is: 'list', says: 'List' },
 ] as const
 
 /* What is looked for stands in the address: it outlives a reload and can be sent to somebody. */
@@ -158,7 +158,7 @@ useShortcuts({
     if (id) rack.tick(id)
   },
   f: () => search.value?.focus(),
-  Escape: untick,
+  Escape: () => (arranging.value ? (arranging.value = false) : untick()),
 })
 const search = ref<HTMLInputElement | null>(null)
 
@@ -170,6 +170,13 @@ const formulaNames = computed(() =>
 /** On paper stand those that are ticked, else all that are looked for. */
 const paper = useMediaQuery('print')
 const roomOpen = ref(false)
+const plan = useRoomPlan()
+const arranging = ref(false)
+watch(view, () => (arranging.value = false))
+function arrange() {
+  view.value = 'room'
+  void nextTick(() => (arranging.value = true))
+}
 const judging = ref(false)
 const room = useRoom()
 onMounted(() => {
@@ -178,6 +185,7 @@ onMounted(() => {
 })
 onUnmounted(room.leave)
 const { damp } = storeToRefs(room)
+const standing = computed(() => all.value.filter((one) => one.standing.pouredOn))
 const inRoom = computed(() => found.value.filter(({ standing }) => standing.pouredOn))
 const lead = computed(() => {
   const { bars, ready, poured: there } = counts.value
@@ -202,7 +210,14 @@ const lead = computed(() => {
         <h1>Rack</h1>
         <span class="figure text-ink-2" role="status">{{ lead }}</span>
         <span class="flex-1" />
-        <AppButton class="min-h-10" @click="roomOpen = true">
+        <AppButton
+          v-if="view === 'room'"
+          class="min-h-10 max-sm:hidden"
+          :aria-pressed="arranging"
+          @click="arranging = !arranging"
+          >Arrange the room</AppButton
+        >
+        <AppButton v-else class="min-h-10" @click="view = 'room'">
           <span v-if="room.now" class="figure"
             >{{ workshop.say.temperature(room.now.celsius) }} ·
             {{ workshop.say.percent(room.now.humidity, 0) }}</span
@@ -219,7 +234,7 @@ const lead = computed(() => {
       <p v-if="batches.problem" role="alert" class="mt-2 font-semibold text-stop">
         {{ batches.problem }}
       </p>
-      <p v-if="damp" class="mt-2 bg-warn-ground px-3 py-2 text-warn">
+      <p v-if="damp && view !== 'room'" class="mt-2 bg-warn-ground px-3 py-2 text-warn">
         <b>A damp week,</b> {{ workshop.say.percent(damp.humidity, 0) }}: bars dry about
         {{ workshop.say.percent(1 - damp.pace, 0) }} slower than at
         {{ workshop.say.percent(damp.before, 0) }}. Move air; salt bars may sweat.
@@ -289,17 +304,7 @@ const lead = computed(() => {
           Clear
         </button>
         <span class="flex-1" />
-        <div role="radiogroup" aria-label="What is drawn" class="flex">
-          <label
-            v-for="one in views"
-            :key="one.id"
-            class="segment"
-            :class="view === one.id ? 'on' : ''"
-          >
-            <input v-model="view" type="radio" name="rack-view" :value="one.id" class="sr-only" />
-            {{ one.says }}
-          </label>
-        </div>
+        <OneOf v-model="view" label="What is drawn" :options="views" />
       </div>
       <div ref="board" class="mt-2">
         <p v-if="filtered && !found.length" class="py-10 text-center text-ink-2">
@@ -308,13 +313,17 @@ const lead = computed(() => {
         </p>
         <LazyRoomPlaces
           v-else-if="view === 'room'"
-          :items="inRoom"
-          :chosen="current?.batch.id ?? null"
+          :all="standing"
+          :found="inRoom"
+          :chosen="chosen"
           :ticks="ticks"
           :ticking="ticking"
+          :plan="plan"
+          :arranging="arranging"
+          :width="width"
           @choose="choose"
           @tick="rack.tick($event)"
-          @room="roomOpen = true"
+          @arrange="arranging = true"
         />
         <LazyRackList
           v-else-if="view === 'list'"
@@ -351,14 +360,34 @@ const lead = computed(() => {
     <LazyRoomDialog v-if="roomOpen" v-model="roomOpen" />
     <LazyPredictionsDialog v-if="judging" v-model="judging" />
     <LazyStripRound v-if="stripping" v-model="stripping" :batches="cutOnes" />
-    <LazyMoveDialog v-if="moving" v-model="moving" :batches="poured" @room="roomOpen = true" />
+    <LazyMoveDialog v-if="moving" v-model="moving" :batches="poured" @room="arrange" />
     <aside
       v-if="view !== 'list'"
       ref="panel"
       class="sheet self-start px-4 py-4 lg:sticky lg:top-4"
-      aria-label="The chosen batch"
+      :aria-label="view === 'room' && !chosen ? 'The room' : 'The chosen batch'"
     >
-      <BatchPanel v-if="current" :key="current.batch.id" :batch="current.batch" />
+      <LazyArrangePanel
+        v-if="view === 'room' && arranging"
+        :plan="plan"
+        @done="arranging = false"
+      />
+      <LazyRoomAir
+        v-else-if="view === 'room' && !chosen"
+        :items="standing"
+        @note="roomOpen = true"
+      />
+      <template v-else-if="current">
+        <button
+          v-if="view === 'room'"
+          type="button"
+          class="link mb-2 min-h-6"
+          @click="chosen = null"
+        >
+          The air of the room
+        </button>
+        <BatchPanel :key="current.batch.id" :batch="current.batch" />
+      </template>
       <template v-else>
         <h2 class="text-[17px] font-bold text-ink">The rack is empty</h2>
         <p class="my-2 text-ink-2">

@@ -25,7 +25,9 @@ export const useFormulas = defineStore('formulas', () => {
   /** Of the formula that is made next: after a lost answer, a second press makes the same one. */
   let nextId = newId()
   /** Keeps a new document and gives its id. Throws an ApiError. */
-  async function create(document: FormulaDocument = blankFormula(freeName('New formula'))) {
+  async function create(
+    document: FormulaDocument = blankFormula(freeName('New formula'), useWorkshop().settings.begin),
+  ) {
     try {
       const { id } = await documents.save(nextId, 0, document)
       nextId = newId()

@@ -1,5 +1,10 @@
 import type { FirstQuestion } from '#contracts/words'
-import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
+import {
+  insideKeys,
+  type Workshop,
+  type WorkshopChanges,
+  type WorkshopNow,
+} from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
 import { useIntervalFn } from '@vueuse/core'
@@ -24,8 +29,10 @@ export const useWorkshop = defineStore('workshop', () => {
     lyeRiskCleaning: 0.05,
     leastFattyMatter: null,
     emergency: { ambulance: '112', poison: '' },
+    begin: { superfat: 0.05, water: 2.2, naohPurity: 1 },
+    dates: { locale: null, firstDay: 1 },
     bench: {},
-    rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], sensor: null },
+    rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], fixtures: [], sensor: null },
     scaleCheck: null,
     vessels: [],
   })
@@ -34,7 +41,6 @@ export const useWorkshop = defineStore('workshop', () => {
   const humidity = ref(0.55)
   const ready = ref(false)
   const problem = ref('')
-  const dialogOpen = ref(false)
 
   const say = computed(() =>
     formatter({
@@ -71,13 +77,13 @@ export const useWorkshop = defineStore('workshop', () => {
     }
   }
 
-  /** What of changes is not so already; of the rack and the lye tin single fields. */
+  /** What of changes is not so already; of some keys single fields. */
   function onlyNew(changes: WorkshopChanges, since: Workshop): WorkshopChanges {
     const before = since as unknown as Record<string, unknown>
     const differs = (was: unknown, is: unknown) => JSON.stringify(was) !== JSON.stringify(is)
     return Object.fromEntries(
       Object.entries(changes).flatMap(([key, value]): [string, unknown][] => {
-        if (key !== 'rack' && key !== 'lyeTin')
+        if (!(insideKeys as readonly string[]).includes(key))
           return differs(before[key], value) ? [[key, value]] : []
         const was = before[key] as Record<string, unknown>
         const fields = Object.entries(value as object).filter(([field, set]) =>
@@ -133,7 +139,6 @@ export const useWorkshop = defineStore('workshop', () => {
     timeOf,
     ready,
     problem,
-    dialogOpen,
     say,
     load,
     save,

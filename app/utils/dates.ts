@@ -2,12 +2,48 @@ import { TZDate } from '@date-fns/tz'
 import { daysBetween } from '#core/units/days'
 
 /*
- * Days and times of day in words. Those of the browser where it speaks English, else British ones: the sentences around them are
- * English, and "mardi 24 novembre" in the middle of one helps nobody.
+ * Days and times of day in words: as the workshop chose; else those of the browser where it speaks English, else British ones. The
+ * sentences around them are English, so words that are part of one ("early December", "in 5 days") stay so.
  */
-const locale = () => (navigator.language.startsWith('en') ? navigator.language : 'en-GB')
-const said = (at: string, options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat(locale(), options).format(new Date(at))
+const english = (tag: string) => (tag.startsWith('en') ? tag : 'en-GB')
+const locale = () => useWorkshop().settings.dates.locale ?? english(navigator.language)
+const inSentence = () => english(locale())
+const said = (at: string, options: Intl.DateTimeFormatOptions, tag = locale()) =>
+  new Intl.DateTimeFormat(tag, options).format(new Date(at))
+
+/** Ways to write a day that can be chosen: tags of languages with their customs. */
+export const dateCustoms = [
+  'en-GB',
+  'en-US',
+  'en-CA',
+  'de',
+  'fr',
+  'es',
+  'it',
+  'nl',
+  'pt',
+  'da',
+  'nb',
+  'sv',
+  'fi',
+  'pl',
+  'cs',
+] as const
+
+/** A custom by its own name and how it writes a day: Deutsch (Deutschland): 25. Nov. */
+export function customText(tag: string | null, day: string): string {
+  const sample = said(
+    `${day}T12:00:00Z`,
+    { day: 'numeric', month: 'short', timeZone: 'UTC' },
+    tag ?? english(navigator.language),
+  )
+  const name = tag && new Intl.DisplayNames([tag], { type: 'language' }).of(tag)
+  return name ? `${sample}, ${name}` : `${sample}, as this browser`
+}
+
+/** The name of a day of the week, 0 for Sunday. */
+export const dayOfWeekText = (day: number): string =>
+  said(`2026-11-${22 + day}T12:00:00Z`, { weekday: 'long', timeZone: 'UTC' }, inSentence())
 const moment = {
   weekday: 'short',
   day: 'numeric',
@@ -62,7 +98,11 @@ const inMonths = 100
 
 /** A part of a month: mid-December. */
 function partText(day: string, options: Intl.DateTimeFormatOptions): string {
-  const month = said(`${day}T12:00:00Z`, { month: 'long', timeZone: 'UTC', ...options })
+  const month = said(
+    `${day}T12:00:00Z`,
+    { month: 'long', timeZone: 'UTC', ...options },
+    inSentence(),
+  )
   const date = Number(day.slice(8))
   return date <= 10 ? `early ${month}` : date <= 20 ? `mid-${month}` : `late ${month}`
 }
@@ -85,11 +125,15 @@ export function spanText(from: string, to: string, today: string, coarse = false
   const text = (day: string, last: boolean) =>
     width <= inMonths
       ? partText(day, { year: last ? year : undefined })
-      : said(`${day}T12:00:00Z`, {
-          month: 'long',
-          year: last && (otherYear || width > 300) ? 'numeric' : undefined,
-          timeZone: 'UTC',
-        })
+      : said(
+          `${day}T12:00:00Z`,
+          {
+            month: 'long',
+            year: last && (otherYear || width > 300) ? 'numeric' : undefined,
+            timeZone: 'UTC',
+          },
+          inSentence(),
+        )
   const [begins, ends] = [text(from, false), text(to, true)]
   return begins === ends ? ends : `${begins} to ${ends}`
 }
@@ -114,7 +158,7 @@ export function partOfDay(instant: string, timeZone: string): number {
 
 /** How far a day lies from another, in words: tomorrow, in 5 days, 3 days ago. */
 export const distanceText = (days: number): string =>
-  new Intl.RelativeTimeFormat(locale(), { numeric: 'auto' }).format(days, 'day')
+  new Intl.RelativeTimeFormat(inSentence(), { numeric: 'auto' }).format(days, 'day')
 
 /** The instant (ISO, UTC) of a time of day, as 14:30, in a time zone. */
 export function instantAt(day: string, time: string, timeZone: string): string {

@@ -1,11 +1,24 @@
 import type { FormulaDocument } from '#contracts/formula'
 import { usualKohPurity } from '../chemistry/alkali'
 
+/** What a new formula begins with. */
+export interface Beginning {
+  superfat: number
+  /** Water to lye, by mass. */
+  water: number
+  /** NaOH in the jar, as a mass fraction. */
+  naohPurity: number
+}
+const usualBeginning: Beginning = { superfat: 0.05, water: 2.2, naohPurity: 1 }
+
 /**
- * A new formula: nothing in it but the defaults most makers start from.
+ * A new formula: nothing in it but what this workshop begins with, or what most makers start from.
  * @example blankFormula('Tide Pool').name // 'Tide Pool'
  */
-export function blankFormula(name: string): FormulaDocument {
+export function blankFormula(
+  name: string,
+  { superfat, water, naohPurity }: Beginning = usualBeginning,
+): FormulaDocument {
   return {
     format: 'mantle.formula',
     version: 2,
@@ -13,9 +26,9 @@ export function blankFormula(name: string): FormulaDocument {
     use: 'body',
     notes: '',
     size: { by: 'oils', grams: 1000 },
-    superfat: 0.05,
-    alkali: { naohPurity: 1, kohShare: 0, kohPurity: usualKohPurity, solutionStrength: null },
-    water: { held: 'ratio', value: 2.2 },
+    superfat,
+    alkali: { naohPurity, kohShare: 0, kohPurity: usualKohPurity, solutionStrength: null },
+    water: { held: 'ratio', value: water },
     fats: [],
     liquids: [],
     iceShare: 0,

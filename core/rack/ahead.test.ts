@@ -11,7 +11,8 @@ import { feelLines, feelTestsFor, traitsFelt } from './feel'
 import { peekAdvice, touchAdvice } from './inMould'
 import { outlookOf, plansFor } from './outlook'
 import { byPlace, moved, barsByPlace } from './places'
-import { dampWeek, humidityOf } from './room'
+import { dampWeek, humidityOf, laterBy } from './room'
+import { laidOut } from './roomPlan'
 import { weighInsFromRows, weighInsOfRows } from './weighInRows'
 import { forecastToKeep, weighInsOf } from './facts'
 
@@ -143,6 +144,52 @@ describe('the room', () => {
     expect(damp.pace).toBeCloseTo(0.3 / 0.5, 9)
     expect(dampWeek(days(35, 0.7), 0.7)).toBeNull()
     expect(dampWeek(days(35, 0.5), 0.5)).toBeNull()
+  })
+  it('a damp week keeps bars by what it lost them: 7 days at 0.6 of the pace are 2.8 days', () => {
+    const log = [...days(28, 0.5), ...days(7, 0.7, 28)]
+    const first = log[0]!.day
+    const shape = { loss: 0.12, halfDays: 12, early: 1, late: 1, slowShare: 0, slowHalfDays: 1 }
+    const later = (halfDays: number, pouredOn: string) =>
+      laterBy({ shape: { ...shape, halfDays } }, pouredOn, log, 0.5, { before: 0.5 })
+    // ln 12 / ln 2 = 3.585 halvings of 12 days are 43 days: past the log.
+    expect(later(12, first)).toBeCloseTo(2.8, 6)
+    expect(later(12, addDays(first, 32))).toBeCloseTo(1.2, 6)
+    // 3.585 of 5 days are 18: dry before the week came.
+    expect(later(5, first)).toBe(0)
+  })
+})
+
+describe('the room', () => {
+  const place = (name: string, spot: { x: number; y: number; width: number } | null = null) => ({
+    id: name,
+    name,
+    kind: 'plank' as const,
+    bars: 40,
+    spot,
+  })
+  it('what nobody has put anywhere stands in columns between the walls, none on another', () => {
+    for (let count = 1; count <= 16; count++) {
+      const spots = laidOut(Array.from({ length: count }, (_, n) => place(`${n}`))).map(
+        ({ spot }) => spot,
+      )
+      for (const { x, width, y } of spots) {
+        expect(x + width).toBeLessThanOrEqual(100)
+        expect(y).toBeGreaterThanOrEqual(7)
+        expect(y).toBeLessThanOrEqual(72)
+      }
+      for (const [at, one] of spots.entries())
+        for (const other of spots.slice(at + 1))
+          expect(
+            Math.abs(one.y - other.y) >= 20 ||
+              one.x + one.width <= other.x ||
+              other.x + other.width <= one.x,
+          ).toBe(true)
+    }
+  })
+  it('what was put somewhere stays there', () => {
+    const [sill, shelf] = laidOut([place('sill', { x: 3, y: 50, width: 20 }), place('shelf')])
+    expect(sill!.spot).toEqual({ x: 3, y: 50, width: 20 })
+    expect(shelf!.spot).toEqual({ x: 4, y: 72, width: 92 })
   })
 })
 

@@ -1,5 +1,8 @@
+import type { DryingFacts } from '#contracts/batch'
 import type { RoomDay } from '#contracts/room'
-import { paceIn } from './drying/model'
+import type { Day } from '../units/days'
+import { dryingClock } from './drying/clock'
+import { dryDay, paceIn } from './drying/model'
 import { mean } from '../statistics/sum'
 
 /* The drying room as it was logged. */
@@ -33,4 +36,25 @@ export function dampWeek(
   const before = earlier.length >= week ? mean(earlier.map((day) => day.humidity)) : stated
   if (humidity < dampFrom || humidity < before + damperBy) return null
   return { humidity, before, pace: paceIn(humidity) / paceIn(before) }
+}
+
+/**
+ * Days by which a damp week at the end of the log moved the day a batch is dry: its forecast with the week as it was, less that with
+ * the week as damp as the weeks before. 0 for what was dry before the week, or not poured yet.
+ * @param humidity that bars dry in from now on, 0–1
+ * @example laterBy({ shape }, '2026-03-01', [], 0.5, { before: 0.5 }) // 0
+ */
+export function laterBy(
+  { shape }: Pick<DryingFacts, 'shape'>,
+  pouredOn: Day,
+  days: readonly RoomDay[],
+  humidity: number,
+  { before }: { before: number },
+): number {
+  const asBefore = days.map((day, at) =>
+    at >= days.length - week ? { ...day, humidity: Math.min(day.humidity, before) } : day,
+  )
+  const time = dryDay(shape)
+  const dryIn = (log: readonly RoomDay[]) => dryingClock(pouredOn, log, humidity).dayAt(time)
+  return Math.max(0, dryIn(days) - dryIn(asBefore))
 }

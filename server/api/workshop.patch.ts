@@ -18,6 +18,7 @@ const stationOf: Partial<Record<keyof Workshop, Right>> = {
   said: 'formulas',
   citricAcid: 'formulas',
   lyeTin: 'formulas',
+  begin: 'formulas',
 }
 
 /** Changes of the settings, each field by itself. */

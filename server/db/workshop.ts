@@ -1,4 +1,4 @@
-import { workshopSchema, type Workshop } from '#contracts/workshop'
+import { insideKeys, workshopSchema, type Workshop } from '#contracts/workshop'
 import type { Db } from './connection'
 
 /** A workshop that has said nothing yet: whole grams until its scale is known, since lye is rounded down. The time zone is that of the machine it runs on. */
@@ -35,8 +35,7 @@ export function saveWorkshop(db: Db, workshop: Workshop): void {
 }
 
 type Plain = Record<string, unknown>
-/** Keys whose fields are kept one by one. */
-const inside = new Set(['rack', 'lyeTin'])
+const inside: ReadonlySet<string> = new Set(insideKeys)
 const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 

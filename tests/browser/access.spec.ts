@@ -223,7 +223,6 @@ test('dialogs, menus and lists too', async ({ page }) => {
   await page.keyboard.press('Escape')
   await look(() => page.keyboard.press('?'))
   await look(() => page.getByRole('button', { name: /Find or do/ }).click())
-  await look(() => page.getByRole('button', { name: /Workshop settings/ }).click())
 })
 
 test('the dialogs of size, versions, water, materials and moulds', async ({ page }) => {
@@ -261,7 +260,13 @@ test('the dialogs of the rack', async ({ page }) => {
 test('the dialogs of a batch and of its room', async ({ page }) => {
   const look = lookAtDialog(page)
   await page.goto('/rack')
-  await look(() => page.getByRole('button', { name: /Room$/ }).click())
+  await page.getByText('Room', { exact: true }).last().click()
+  await look(() => page.getByRole('button', { name: 'Note the room' }).click())
+  await page.getByRole('button', { name: 'Arrange the room' }).click()
+  await page.getByRole('button', { name: /^Wire tray A:/ }).click()
+  expect(await seriousProblems(page)).toEqual([])
+  await page.getByRole('button', { name: 'Done' }).click()
+  await page.getByText('Stages', { exact: true }).click()
   await look(() => page.getByRole('button', { name: 'How good the dates were' }).click())
   const menu = (says: string) => async () => {
     await panel(page).getByRole('button', { name: 'More to write down' }).click()

@@ -167,10 +167,11 @@ test('the list: find, duplicate, rename, delete and take it back', async ({ page
 
 test('ounces and Fahrenheit anywhere', async ({ page }) => {
   await openFormula(page, 'Plain Tallow')
-  await page.getByRole('button', { name: /Workshop settings/ }).click()
-  await page.getByLabel('ounces').check()
-  await page.getByLabel('°F').check()
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('link', { name: /Workshop settings/ }).click()
+  await page.getByText('ounces', { exact: true }).click()
+  await page.getByText('°F', { exact: true }).click()
+  await expect(page.getByRole('status').first()).toContainText('last, 09:30: warmth')
+  await page.goBack()
   // 2,000 g are 4 lb 6.5 oz: pounds from two of them up.
   await expect(page.getByRole('button', { name: 'Size: 4 lb 6.5 oz of oils' })).toBeVisible()
   await expect(page.getByTestId('lye')).toHaveText(/oz$/)

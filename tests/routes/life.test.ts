@@ -223,7 +223,7 @@ describe('goals', () => {
 
 describe('the rules of the rack', () => {
   it('are kept, and what cannot be is named', async () => {
-    const place = { id: v7(), name: 'Beam', kind: 'plank' as const, bars: 40 }
+    const place = { id: v7(), name: 'Beam', kind: 'plank' as const, bars: 40, spot: null }
     expect(
       (await put({ places: [place], cures: [{ id: 'most', label: 'Most', days: 56 }] })).body.rack
         .places,

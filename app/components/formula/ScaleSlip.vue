@@ -33,11 +33,7 @@ const steps = computed(() => {
 
 <template>
   <FirstSlip v-if="!lacking.length" question="scale" asks="What does your scale show?">
-    <template #aside
-      ><button type="button" class="link" @click="workshop.dialogOpen = true">
-        Another step
-      </button></template
-    >
+    <template #aside><NuxtLink class="link" to="/workshop">Another step</NuxtLink></template>
     <div class="grid gap-2" :class="steps.length > 3 ? 'grid-cols-4' : 'grid-cols-3'">
       <SlipKey
         v-for="step in steps"

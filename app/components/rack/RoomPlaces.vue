@@ -1,46 +1,66 @@
 <script setup lang="ts">
-import type { BatchSummary } from '#contracts/batch'
 import type { OnRack } from '~/composables/useRack'
-import { byPlace, moved, type Placed } from '#core/rack/places'
-import { VueDraggable } from 'vue-draggable-plus'
+import type { RoomPlan } from '~/composables/useRoomPlan'
+import type { Shelf } from './PlaceShelf.vue'
+import type { Placed } from '#core/rack/places'
+import { byPlace, moved } from '#core/rack/places'
 import { sumOf } from '#core/statistics/sum'
 
-/** The room as it is: planks and trays with the bars that stand on each. Bars are dragged from one to another. */
+/**
+ * The room as it is: its planks and trays where they hang and stand, with the bars on each. On a narrow screen, and where there are
+ * more places than a picture can hold, one under the other.
+ */
 const props = defineProps<{
-  items: OnRack[]
+  /** All that was poured and is there. */
+  all: OnRack[]
+  /** What is looked for. */
+  found: OnRack[]
   chosen: string | null
   ticks: ReadonlySet<string>
   ticking: boolean
+  plan: RoomPlan
+  arranging: boolean
+  width: number
 }>()
-const emit = defineEmits<{ choose: [id: string]; tick: [id: string]; room: [] }>()
-const known = computed(() => new Map(props.items.map((one) => [one.batch.id, one])))
-const { settings, today } = storeToRefs(useWorkshop())
+const emit = defineEmits<{ choose: [id: string]; tick: [id: string]; arrange: [] }>()
+const known = computed(() => new Map(props.found.map((one) => [one.batch.id, one])))
+const { today } = storeToRefs(useWorkshop())
+const room = useRoom()
 const store = useBatches()
 
-interface Shelf {
-  id: string | null
-  name: string
-  room: number
-  items: Placed[]
-}
+/** As many places as a picture can hold, and the width from which it is one. */
+const mostDrawn = 16
+const isPicture = computed(() => props.width >= 600 && props.plan.places.value.length <= mostDrawn)
+const height = computed(() => Math.max(480, props.width * 0.67))
+
 const shelves = ref<Shelf[]>([])
 function fill() {
-  const { places } = settings.value.rack
+  const places = props.plan.places.value
   const placed = byPlace(
-    props.items.map(({ batch }) => batch),
+    props.all.map(({ batch }) => batch),
     new Set(places.map(({ id }) => id)),
     today.value,
   )
-  const nowhere = placed.get(null) ?? []
+  const shelf = (id: string | null, name: string, bars: number): Shelf => {
+    const items = placed.get(id) ?? []
+    return { id, name, room: bars, bars: sumOf(items, (one) => one.bars), items }
+  }
+  const nowhere = shelf(null, 'No place yet', 0)
   shelves.value = [
-    ...places.map(({ id, name, bars }) => ({ id, name, room: bars, items: placed.get(id) ?? [] })),
-    ...(nowhere.length ? [{ id: null, name: 'No place yet', room: 0, items: nowhere }] : []),
+    ...places.map(({ id, name, bars }) => shelf(id, name, bars)),
+    ...(nowhere.items.length ? [nowhere] : []),
   ]
 }
-watch(() => [props.items, settings.value.rack.places, today.value], fill, { immediate: true })
+watch(() => [props.all, props.plan.places.value, today.value], fill, { immediate: true })
+const spots = computed(() => new Map(props.plan.places.value.map((one) => [one.id, one])))
+const spotOf = (shelf: Shelf) => (shelf.id ? spots.value.get(shelf.id)?.spot : undefined)
+const hung = computed(() => props.plan.places.value.filter(({ kind }) => kind === 'hung'))
+const drawn = computed(() => shelves.value.filter((shelf) => spotOf(shelf)))
+const loose = computed(() => shelves.value.filter((shelf) => !spotOf(shelf)))
+const widthOf = (shelf: Shelf) =>
+  isPicture.value ? ((spotOf(shelf)?.width ?? 100) / 100) * props.width : props.width
 
-const barsOn = ({ items }: Shelf) => sumOf(items, ({ bars }) => bars)
-async function put(batch: BatchSummary, bars: number, from: string | null, to: Shelf) {
+async function put({ batch, bars }: Placed, from: string | null, to: Shelf) {
   if (to.id === null || from === to.id) return fill()
   const spread = moved(batch, today.value, from, to.id, bars)
   const kept = await store.tell(
@@ -51,95 +71,105 @@ async function put(batch: BatchSummary, bars: number, from: string | null, to: S
   if (!kept) fill()
 }
 /** What is dragged, since the list it came to knows only its place in it. */
-const dragged = shallowRef<{ item: Placed; from: string | null } | null>(null)
+const dragged = shallowRef<{ item: Placed; bars: number; from: string | null } | null>(null)
 function began(shelf: Shelf, index: number | undefined) {
   const item = shelf.items[index ?? -1]
-  dragged.value = item ? { item, from: shelf.id } : null
+  dragged.value = item ? { item, bars: item.bars, from: shelf.id } : null
 }
 function dropped(to: Shelf) {
   const { value } = dragged
   dragged.value = null
-  if (value) void put(value.item.batch, value.item.bars, value.from, to)
+  // The plank it was taken from hears of the end as well: there nothing has changed.
+  if (value && to.items.some(({ batch }) => batch.id === value.item.batch.id))
+    void put(value.item, value.from, to)
 }
+const pressed = computed<ReadonlySet<string>>(() =>
+  props.ticking ? props.ticks : new Set(props.chosen ? [props.chosen] : []),
+)
+const press = (id: string) => (props.ticking ? emit('tick', id) : emit('choose', id))
 </script>
 
 <template>
   <div>
-    <p v-if="!settings.rack.places.length" class="sheet px-4 py-3 text-ink-2">
+    <p v-if="!plan.places.value.length && !arranging" class="sheet mb-3 px-4 py-3 text-ink-2">
       The room has no places yet. Say which planks and trays there are, and how many bars find room
       on each:
-      <button type="button" class="link" @click="emit('room')">the drying room</button>.
+      <button type="button" class="link" @click="emit('arrange')">arrange the room</button>.
     </p>
-    <p v-else class="mb-2 text-sm text-ink-2">
-      Drag bars from one to another, or use the menu “Places” of a batch.
-    </p>
-    <section
-      v-for="shelf in shelves"
-      :key="shelf.id ?? 'nowhere'"
-      :aria-label="shelf.name"
-      class="mb-1"
-    >
-      <div class="flex items-baseline justify-between gap-3">
-        <h2>{{ shelf.name }}</h2>
-        <span
-          class="figure text-sm"
-          :class="shelf.id && barsOn(shelf) > shelf.room ? 'font-semibold text-warn' : 'text-ink-2'"
-          >{{
-            shelf.id
-              ? `${barsOn(shelf)} of ${shelf.room} bars${barsOn(shelf) > shelf.room ? ', too full' : ''}`
-              : `${barsOn(shelf)} bars`
-          }}</span
-        >
-      </div>
-      <VueDraggable
-        v-model="shelf.items"
-        group="bars"
-        tag="ul"
-        :animation="0"
-        :delay="120"
-        :delay-on-touch-only="true"
-        class="flex min-h-[62px] flex-wrap items-end gap-x-4 gap-y-2 border-b-8 border-plank px-2 pt-2"
-        :class="shelf.id ? '' : 'border-dashed'"
-        @start="began(shelf, $event.oldIndex)"
-        @add="dropped(shelf)"
+    <div v-if="isPicture" class="relative isolate" :style="{ height: `${height}px` }">
+      <svg
+        class="pointer-events-none absolute inset-0 -z-10 size-full"
+        viewBox="0 0 100 100"
+        preserveAspectRatio="none"
+        aria-hidden="true"
       >
-        <li v-for="item in shelf.items" :key="item.batch.id" class="max-w-full cursor-grab">
-          <button
-            type="button"
-            class="flex flex-col items-start border-2 border-b-0 px-1 pt-0.5 text-left"
-            :class="
-              (ticking ? ticks.has(item.batch.id) : chosen === item.batch.id)
-                ? 'border-act'
-                : 'border-transparent'
-            "
-            :aria-pressed="ticking ? ticks.has(item.batch.id) : chosen === item.batch.id"
-            :aria-label="`${item.batch.name} ${item.batch.number}, ${item.bars} bars on ${shelf.name}`"
-            :data-batch="item.batch.id"
-            @click="ticking ? emit('tick', item.batch.id) : emit('choose', item.batch.id)"
-          >
-            <b
-              v-if="known.get(item.batch.id)?.tag"
-              class="tag mb-1"
-              :class="known.get(item.batch.id)!.tag!.bad ? 'bg-warn' : 'bg-slate'"
-              >{{ known.get(item.batch.id)!.tag!.says }}</b
-            >
-            <BarRows
-              v-if="item.batch.facts.cutOn"
-              :thumbnail="item.batch.thumbnail"
-              :bars="item.bars"
-              :rows="2"
-              :width="9"
-              :height="16"
-              :left="known.get(item.batch.id)?.left"
-            />
-            <BarThumbnail v-else :thumbnail="item.batch.thumbnail" :width="84" :height="32" />
-            <span class="text-[12.5px]"
-              ><b>{{ item.batch.name }} {{ item.batch.number }}</b
-              ><span class="figure ml-1 text-ink-2">{{ item.bars }}</span></span
-            >
-          </button>
-        </li>
-      </VueDraggable>
-    </section>
+        <path
+          d="M0.3 99.5 V9.5 L50 0.6 L99.7 9.5 V99.5 Z"
+          fill="var(--color-sheet)"
+          stroke="var(--color-ink)"
+          stroke-width="4"
+          vector-effect="non-scaling-stroke"
+        />
+        <g v-for="{ id, spot } in hung" :key="id" stroke="var(--color-line-3)">
+          <line
+            v-for="x in [spot.x + 1.5, spot.x + spot.width - 1.5]"
+            :key="x"
+            :x1="x"
+            :x2="x"
+            :y1="0.6 + (Math.abs(50 - x) / 50) * 8.9"
+            :y2="100 - spot.y"
+            stroke-width="1.5"
+            vector-effect="non-scaling-stroke"
+          />
+        </g>
+      </svg>
+      <RoomFixture
+        v-for="fixture in plan.fixtures.value"
+        :key="fixture.id"
+        class="absolute -z-10"
+        :fixture="fixture"
+        :humidity="room.now?.humidity ?? null"
+        :style="{
+          left: `${fixture.x}%`,
+          bottom: `${fixture.y}%`,
+          width: `${fixture.width}%`,
+          height: `${fixture.height}%`,
+        }"
+      />
+      <PlaceShelf
+        v-for="shelf in drawn"
+        :key="shelf.id!"
+        v-model:items="shelf.items"
+        class="absolute"
+        :style="{
+          left: `${spotOf(shelf)!.x}%`,
+          width: `${spotOf(shelf)!.width}%`,
+          bottom: `calc(${spotOf(shelf)!.y}% - 41px)`,
+        }"
+        :shelf="shelf"
+        :width="widthOf(shelf)"
+        :known="known"
+        :pressed="pressed"
+        :dragged="dragged"
+        @press="press"
+        @start="began(shelf, $event)"
+        @drop="dropped(shelf)"
+      />
+      <RoomArrange v-if="arranging" :plan="plan" :width="width" :height="height" />
+    </div>
+    <PlaceShelf
+      v-for="shelf in isPicture ? loose : shelves"
+      :key="shelf.id ?? 'nowhere'"
+      v-model:items="shelf.items"
+      class="mt-3"
+      :shelf="shelf"
+      :width="width"
+      :known="known"
+      :pressed="pressed"
+      :dragged="dragged"
+      @press="press"
+      @start="began(shelf, $event)"
+      @drop="dropped(shelf)"
+    />
   </div>
 </template>

@@ -37,7 +37,7 @@ async function answer(
 }
 /** Two fats, a carton, a kitchen scale: what a first soap is made of. */
 const example = computed<FormulaDocument>(() => ({
-  ...blankFormula('Two fats in a carton'),
+  ...blankFormula('Two fats in a carton', settings.value.begin),
   size: {
     by: 'moulds',
     moulds: [
@@ -98,38 +98,33 @@ async function open(print: boolean) {
         </p>
       </div>
       <div class="flex flex-wrap gap-5">
-        <fieldset>
-          <legend class="mb-1 text-sm text-ink-2">What does your scale show?</legend>
-          <div class="flex">
-            <button
-              v-for="step in steps"
-              :key="step.grams"
-              type="button"
-              class="figure border border-line-3 px-3.5 py-2 font-semibold first:rounded-l-sm last:rounded-r-sm"
-              :class="settings.scale === step.grams ? 'bg-slate text-white' : 'bg-field'"
-              :aria-pressed="settings.scale === step.grams"
-              @click="answer('scale', { scale: step.grams })"
-            >
-              {{ step.says }}
-            </button>
-          </div>
-        </fieldset>
-        <fieldset>
-          <legend class="mb-1 text-sm text-ink-2">Weights</legend>
-          <div class="flex">
-            <button
-              v-for="units in ['metric', 'imperial'] as const"
-              :key="units"
-              type="button"
-              class="border border-line-3 px-3.5 py-2 font-semibold first:rounded-l-sm last:rounded-r-sm"
-              :class="settings.units === units ? 'bg-slate text-white' : 'bg-field'"
-              :aria-pressed="settings.units === units"
-              @click="answer('weights', { units, scale: units === 'metric' ? 1 : 2.8349523125 })"
-            >
-              {{ units === 'metric' ? 'grams' : 'ounces' }}
-            </button>
-          </div>
-        </fieldset>
+        <div>
+          <p class="mb-1 text-sm text-ink-2" aria-hidden="true">What does your scale show?</p>
+          <OneOf
+            label="What does your scale show?"
+            class="figure"
+            :model-value="settings.scale"
+            :options="steps.map(({ grams, says }) => ({ is: grams as number, says }))"
+            @update:model-value="answer('scale', { scale: $event })"
+          />
+        </div>
+        <div>
+          <p class="mb-1 text-sm text-ink-2" aria-hidden="true">Weights</p>
+          <OneOf
+            label="Weights"
+            :model-value="settings.units"
+            :options="[
+              { is: 'metric', says: 'grams' },
+              { is: 'imperial', says: 'ounces' },
+            ]"
+            @update:model-value="
+              answer('weights', {
+                units: $event,
+                scale: $event === 'metric' ? 1 : 2.8349523125,
+              })
+            "
+          />
+        </div>
       </div>
     </div>
     <ol class="grid gap-4 lg:grid-cols-3">

@@ -11,7 +11,7 @@ const { today, settings, say } = storeToRefs(useWorkshop())
 const goals = useGoals()
 const formulas = useFormulas()
 const span = 12
-const ahead = computed(() => weeksAhead(batches, today.value, span))
+const ahead = computed(() => weeksAhead(batches, today.value, span, settings.value.dates.firstDay))
 const room = computed(() => sumOf(settings.value.rack.places, ({ bars }) => bars))
 
 /** Pixels of the column the bars stand in, between two bars and two batches: a fuller week draws smaller ones. */

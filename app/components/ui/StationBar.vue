@@ -91,17 +91,22 @@ useShortcuts({
       >{{ outbox.waiting.length }} not sent yet</span
     >
     <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
-      <button
-        type="button"
-        class="flex items-center justify-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"
-        @click="workshop.dialogOpen = true"
+      <NuxtLink
+        to="/workshop"
+        :aria-current="here('/workshop') ? 'page' : undefined"
+        class="relative flex items-center justify-center gap-2 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"
+        :class="here('/workshop') ? 'text-white' : ''"
       >
         <Settings2 :size="16" aria-hidden="true" />
         <span class="sr-only">Workshop settings, now</span>
         <span class="max-[430px]:sr-only">{{
           `${workshop.say.massUnit} · °${workshop.say.degrees}`
         }}</span>
-      </button>
+        <i
+          v-if="here('/workshop')"
+          class="absolute inset-x-0 -bottom-[9px] h-1 bg-chalk max-sm:bottom-0"
+        />
+      </NuxtLink>
       <button
         type="button"
         class="flex items-center justify-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"

@@ -90,7 +90,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
     </p>
     <template v-else-if="lan">
       <ul>
-        <li class="flex items-center gap-4 border-b border-line-2 px-4 py-3">
+        <li class="flex items-center gap-3 border-b border-line-2 px-4 py-3">
           <Monitor :size="34" :stroke-width="1.4" aria-hidden="true" />
           <div class="mr-auto">
             <b class="font-[650]">This computer</b>
@@ -101,7 +101,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
         <li
           v-for="device in lan.paired"
           :key="device.id"
-          class="flex items-start gap-4 border-b border-line-2 px-4 py-3"
+          class="flex items-start gap-3 border-b border-line-2 px-4 py-3"
         >
           <component :is="iconOf(device)" :size="34" :stroke-width="1.4" aria-hidden="true" />
           <div class="mr-auto min-w-0">
@@ -112,7 +112,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
             </p>
             <div
               v-else
-              class="mt-1 flex flex-wrap gap-x-1"
+              class="mt-1 -ml-1 flex flex-wrap gap-x-0.5"
               role="group"
               :aria-label="`What ${device.name} may do`"
             >
@@ -120,7 +120,7 @@ const seen = ({ seenAt, pairedAt }: Device) =>
                 v-for="right in words"
                 :key="right"
                 type="button"
-                class="min-h-8 rounded-sm px-1.5 text-sm"
+                class="min-h-8 rounded-sm px-1 text-xs"
                 :class="
                   device.rights.includes(right)
                     ? 'font-[650]'

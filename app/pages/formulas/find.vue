@@ -46,7 +46,7 @@ async function write(found: Found) {
   const name = formulas.freeName(`Found, ${inSentence(purposeNames[draft.value.use])}`)
   try {
     const id = await formulas.create({
-      ...blankFormula(name),
+      ...blankFormula(name, workshop.settings.begin),
       use: draft.value.use,
       superfat: asked.value?.superfat ?? 0.05,
       fats: found.fats.map((line) => ({ ...line, moment: 'pot' as const, inLye: true })),
