@@ -184,3 +184,8 @@ export const thumbnailPatterns = [
   'rind',
 ] as const
 export type ThumbnailPattern = (typeof thumbnailPatterns)[number]
+
+/** Settings whose fields are kept one by one. */
+export const insideKeys = ['rack', 'lyeTin', 'begin', 'dates', 'emergency'] as const
+/** What is drawn in the room besides places for bars. */
+export const fixtureKinds = ['door', 'window', 'posts', 'boxes', 'hygrometer'] as const

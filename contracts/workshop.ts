@@ -4,7 +4,17 @@ import { barsSchema, cureDaysSchema, daySchema, idSchema, limitedRecord } from '
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
-import { firstQuestions, lyeOpenSince, scaleSteps, spoonKinds, traits, uses } from './words'
+import type {
+  insideKeys} from './words';
+import {
+  firstQuestions,
+  fixtureKinds,
+  lyeOpenSince,
+  scaleSteps,
+  spoonKinds,
+  traits,
+  uses,
+} from './words'
 
 /** How long a kind of soap cures. */
 const cureRuleSchema = z.strictObject({
@@ -35,7 +45,6 @@ const placeSchema = z.strictObject({
 })
 export type Place = z.infer<typeof placeSchema>
 
-export const fixtureKinds = ['door', 'window', 'posts', 'boxes', 'hygrometer'] as const
 /** What else is in the room, by which people know where they are. */
 const fixtureSchema = z.strictObject({
   id: idSchema,
@@ -219,8 +228,6 @@ export const workshopSchema = z.strictObject({
 })
 export type Workshop = z.infer<typeof workshopSchema>
 
-/** Keys whose fields are kept one by one. */
-export const insideKeys = ['rack', 'lyeTin', 'begin', 'dates', 'emergency'] as const
 type InsideKey = (typeof insideKeys)[number]
 type Inside<Key extends keyof Workshop> = Partial<Workshop[Key]>
 /** What a screen changes of the settings: keys, and of some keys single fields. */

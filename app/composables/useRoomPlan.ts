@@ -1,5 +1,5 @@
 import type { Fixture, Place } from '#contracts/workshop'
-import { fixtureKinds } from '#contracts/workshop'
+import { fixtureKinds } from '#contracts/words'
 import { laidOut } from '#core/rack/roomPlan'
 
 /** What stands in the room's picture: a place for bars or a fixture, by its id. */

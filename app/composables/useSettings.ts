@@ -1,4 +1,5 @@
-import { insideKeys, type Workshop, type WorkshopChanges } from '#contracts/workshop'
+import { insideKeys } from '#contracts/words'
+import type { Workshop, WorkshopChanges } from '#contracts/workshop'
 import type { FirstQuestion } from '#contracts/words'
 import { plainWord } from '#core/materials/tokens'
 import { createSharedComposable } from '@vueuse/core'

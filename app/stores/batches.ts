@@ -9,7 +9,7 @@ export const useBatches = defineStore('batches', () => {
   const problem = ref('')
   const toasts = useToasts()
 
-  async function load() {
+  async function read() {
     try {
       list.value = await api.get<BatchSummary[]>('/api/batches')
       problem.value = ''
@@ -18,6 +18,9 @@ export const useBatches = defineStore('batches', () => {
       problem.value = sentenceOf(error)
     }
   }
+  let reading: Promise<void> | null = null
+  /** Who asks while the list is on its way gets that one. */
+  const load = () => (reading ??= read().finally(() => (reading = null)))
 
   /** The batch as it came back last: pages that show one follow it. */
   const latest = shallowRef<Batch | null>(null)

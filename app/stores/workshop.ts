@@ -1,10 +1,6 @@
 import type { FirstQuestion } from '#contracts/words'
-import {
-  insideKeys,
-  type Workshop,
-  type WorkshopChanges,
-  type WorkshopNow,
-} from '#contracts/workshop'
+import { insideKeys } from '#contracts/words'
+import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
 import { useIntervalFn } from '@vueuse/core'

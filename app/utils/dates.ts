@@ -8,8 +8,16 @@ import { daysBetween } from '#core/units/days'
 const english = (tag: string) => (tag.startsWith('en') ? tag : 'en-GB')
 const locale = () => useWorkshop().settings.dates.locale ?? english(navigator.language)
 const inSentence = () => english(locale())
+/** Making a format takes longer than using it: each is made once. */
+const formats = new Map<string, Intl.DateTimeFormat>()
+function formatOf(options: Intl.DateTimeFormatOptions, tag = locale()): Intl.DateTimeFormat {
+  const key = `${tag} ${JSON.stringify(options)}`
+  const format = formats.get(key) ?? new Intl.DateTimeFormat(tag, options)
+  formats.set(key, format)
+  return format
+}
 const said = (at: string, options: Intl.DateTimeFormatOptions, tag = locale()) =>
-  new Intl.DateTimeFormat(tag, options).format(new Date(at))
+  formatOf(options, tag).format(new Date(at))
 
 /** Ways to write a day that can be chosen: tags of languages with their customs. */
 export const dateCustoms = [
@@ -77,10 +85,7 @@ export const momentText = (instant: string, timeZone: string): string =>
 
 /** When something is best done: one moment, or from one to another: Tue 24 Nov, 16:00–18:00. */
 export const whenText = ({ from, to }: { from: string; to: string }, timeZone: string): string =>
-  new Intl.DateTimeFormat(locale(), { ...moment, timeZone }).formatRange(
-    new Date(from),
-    new Date(to),
-  )
+  formatOf({ ...moment, timeZone }).formatRange(new Date(from), new Date(to))
 
 /** The same to the half hour: nothing that is foretold is known to the minute. */
 export function roundWhenText(window: { from: string; to: string }, timeZone: string): string {
@@ -116,7 +121,7 @@ export function spanText(from: string, to: string, today: string, coarse = false
   const otherYear = !today.startsWith(to.slice(0, 4)) && !from.startsWith(to.slice(0, 4))
   const year = otherYear ? 'numeric' : undefined
   if (width <= inParts && !coarse)
-    return new Intl.DateTimeFormat(locale(), {
+    return formatOf({
       day: 'numeric',
       month: 'short',
       year,

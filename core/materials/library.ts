@@ -5,6 +5,7 @@ import { hardFats } from './hardFats'
 import { liquidOils } from './liquidOils'
 import { rareOils } from './rareOils'
 import { liquids, type Liquid } from './liquids'
+import { inOrder } from '../units/formatter'
 
 export type Material = Fat | Liquid | Additive
 
@@ -21,9 +22,7 @@ const byId = <T extends { id: string }>(list: T[]) => new Map(list.map((item) =>
 
 /** The library that ships with Mantle. */
 export const library: Library = {
-  fats: byId(
-    [...liquidOils, ...hardFats, ...rareOils].sort((a, b) => a.name.localeCompare(b.name, 'en')),
-  ),
+  fats: byId([...liquidOils, ...hardFats, ...rareOils].sort((a, b) => inOrder(a.name, b.name))),
   liquids: byId(liquids),
   additives: byId(additives),
 }

@@ -1,4 +1,5 @@
-import { insideKeys, workshopSchema, type Workshop } from '#contracts/workshop'
+import { insideKeys } from '#contracts/words'
+import { workshopSchema, type Workshop } from '#contracts/workshop'
 import type { Db } from './connection'
 
 /** A workshop that has said nothing yet: whole grams until its scale is known, since lye is rounded down. The time zone is that of the machine it runs on. */

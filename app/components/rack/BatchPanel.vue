@@ -67,12 +67,13 @@ const bad = computed(() => isBlocked(batch.facts.usable))
   <p v-if="batch.facts.laundry" class="mt-3 bg-warn-ground px-3 py-2 font-semibold text-warn">
     Kept for laundry: not for skin.
   </p>
-  <LazyDryingChart
-    v-if="whole && whole.id === batch.id && whole.facts.drying"
-    :batch="whole"
-    class="mt-3 h-[170px]"
-  />
-  <div v-else class="mt-3 h-[170px]" />
+  <div class="mt-3 h-[170px]">
+    <LazyDryingChart
+      v-if="whole && whole.id === batch.id && whole.facts.drying"
+      :batch="whole"
+      class="h-full"
+    />
+  </div>
   <dl class="figure mt-2 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
     <template v-for="[name, value] in facts" :key="name">
       <dt>{{ name }}</dt>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { lastWeighed } from '#core/rack/drying/model'
-import { useElementBounding, useWindowSize } from '@vueuse/core'
 import type { OnRack } from '~/composables/useRack'
 
 /** The rack as a list, a line a batch, sorted by any column; beside it all of it as one strip. */
@@ -51,7 +50,7 @@ const sorted = computed(() => {
   return sort.down ? order.reverse() : order
 })
 /** Rows are drawn by so many at once, and only those near the screen. */
-const chunk = 20
+const chunk = 8
 const rowHeight = 45
 const chunks = computed(() =>
   Array.from({ length: Math.ceil(sorted.value.length / chunk) }, (_, at) =>
@@ -75,33 +74,7 @@ const ready = ({ batch, standing }: OnRack) => {
 }
 const allOn = computed(() => items.length > 0 && items.every(({ batch }) => ticks.has(batch.id)))
 
-/* The strip: every batch a line in its own colour, the window on the list, and the ticks that are out of sight. */
 const table = ref<HTMLElement | null>(null)
-const box = useElementBounding(table)
-const { height: screen } = useWindowSize()
-const part = computed(() => 100 / Math.max(1, sorted.value.length))
-const colours = computed(() =>
-  sorted.value
-    .map(({ batch }, at) => {
-      const colour = batch.thumbnail.colours.at(-1)!
-      return `${colour} ${at * part.value}% ${(at + 1) * part.value}%`
-    })
-    .join(),
-)
-const marks = computed(() =>
-  sorted.value.flatMap(({ batch }, at) => (ticks.has(batch.id) ? [(at + 0.5) * part.value] : [])),
-)
-/** What of the list is on the screen, from 0 to 1. */
-const seen = computed(() => {
-  const whole = Math.max(1, box.height.value)
-  const within = (at: number) => Math.max(0, Math.min(1, at / whole))
-  return { from: within(-box.top.value), to: within(screen.value - box.top.value) }
-})
-function look({ offsetY, currentTarget }: MouseEvent) {
-  const { height } = (currentTarget as HTMLElement).getBoundingClientRect()
-  const whole = box.height.value
-  window.scrollBy({ top: box.top.value + (offsetY / height) * whole - screen.value / 2 })
-}
 </script>
 
 <template>
@@ -212,26 +185,6 @@ function look({ offsetY, currentTarget }: MouseEvent) {
         </WhenNear>
       </table>
     </div>
-    <button
-      v-if="items.length > 20"
-      type="button"
-      class="sticky top-4 h-[calc(100dvh-120px)] w-11 shrink-0 border border-line-3 max-md:hidden"
-      aria-hidden="true"
-      tabindex="-1"
-      :style="{ background: `linear-gradient(to bottom, ${colours})` }"
-      @click="look"
-    >
-      <span
-        class="pointer-events-none absolute inset-x-[-4px] border-2 border-ink"
-        :style="{ top: `${seen.from * 100}%`, height: `${(seen.to - seen.from) * 100}%` }"
-      />
-      <span
-        v-for="mark in marks"
-        :key="mark"
-        class="pointer-events-none absolute -left-3 text-[10px] leading-none text-act"
-        :style="{ top: `calc(${mark}% - 5px)` }"
-        >▶</span
-      >
-    </button>
+    <RackStrip v-if="items.length > 20" :items="sorted" :ticks="ticks" :table="table" />
   </div>
 </template>

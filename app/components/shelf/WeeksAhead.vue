@@ -21,6 +21,12 @@ function sizeFor(ripening: Ripening[]) {
   const room = (column - apart * (ripening.length - 1)) / Math.max(1, bars) - between
   return { width: Math.max(2, Math.min(8, room)), height: Math.max(6, Math.min(11, room * 1.4)) }
 }
+/** Batches of a week that are drawn and named; the others are counted. */
+const most = 9
+const others = (ripening: Ripening[]) => ({
+  batches: ripening.length - most,
+  bars: sumOf(ripening.slice(most), ({ bars }) => bars),
+})
 /** What is said of one beside its bars: on what its day rests. */
 function besides({ batch, standing, planned }: Ripening): string {
   const { usable, drying } = batch.facts
@@ -53,7 +59,7 @@ const weeks = computed(() => {
     told ||= fill
     return {
       ...week,
-      size: sizeFor(week.ripening),
+      size: sizeFor(week.ripening.slice(0, most)),
       fill: fill ? pourBy : null,
       promised: promised.value.filter(({ on }) => on >= week.from && on <= to),
     }
@@ -61,12 +67,15 @@ const weeks = computed(() => {
 })
 const later = computed(() => ({
   bars: sumOf(ahead.value.later, ({ bars }) => bars),
-  says: say.value.list(
-    ahead.value.later.map(
-      ({ batch, bars, on }) =>
-        `${bars} ${batch.name} ${batch.number} in ${monthText(on, today.value)}`,
-    ),
-  ),
+  says: say.value.list([
+    ...ahead.value.later
+      .slice(0, most)
+      .map(
+        ({ batch, bars, on }) =>
+          `${bars} ${batch.name} ${batch.number} in ${monthText(on, today.value)}`,
+      ),
+    ...(ahead.value.later.length > most ? [`${ahead.value.later.length - most} more batches`] : []),
+  ]),
 }))
 </script>
 
@@ -101,7 +110,7 @@ const later = computed(() => ({
       >
         <span class="whitespace-nowrap text-ink-2">{{ dayText(week.from) }}</span>
         <span class="flex min-w-0 items-end gap-2 overflow-hidden" aria-hidden="true">
-          <template v-for="one in week.ripening" :key="one.batch.id">
+          <template v-for="one in week.ripening.slice(0, most)" :key="one.batch.id">
             <span
               v-if="one.planned"
               class="planned"
@@ -122,12 +131,16 @@ const later = computed(() => ({
           </template>
         </span>
         <span class="min-w-0 leading-4 max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-2">
-          <template v-for="(one, at) in week.ripening" :key="one.batch.id"
+          <template v-for="(one, at) in week.ripening.slice(0, most)" :key="one.batch.id"
             ><template v-if="at"> · </template
             ><NuxtLink :to="`/batches/${one.batch.id}`" class="hover:underline"
               ><b>{{ one.bars }}</b> {{ one.batch.name }} {{ one.batch.number
               }}<span class="text-ink-2">{{ besides(one) }}</span></NuxtLink
             ></template
+          >
+          <NuxtLink v-if="week.ripening.length > most" to="/rack" class="text-ink-2 underline"
+            >and {{ say.count(others(week.ripening).bars, 'bar', 'bars') }} of
+            {{ say.count(others(week.ripening).batches, 'other', 'others') }}</NuxtLink
           >
           <span v-if="week.fill" class="text-ink-2"
             >nothing gets ready: pour by {{ dayText(week.fill) }} to fill it</span

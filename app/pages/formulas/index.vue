@@ -148,7 +148,9 @@ const search = ref<HTMLInputElement | null>(null)
       <AppButton kind="main" @click="start">New formula</AppButton>
       <AppMenu label="More for all formulas" :entries="allEntries" />
     </div>
-    <div v-if="formulas.list.length > 1" class="-mt-1 mb-3 flex flex-wrap items-center gap-2">
+    <div
+      v-if="!formulas.loaded || formulas.list.length > 1"
+      class="-mt-1 mb-3 flex flex-wrap items-center gap-2">
       <select
         v-model="use"
         class="chip [field-sizing:content]"
