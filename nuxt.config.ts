@@ -1,9 +1,21 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { build as bundle } from 'esbuild'
+import type { Plugin } from 'vite'
 
 /** What runs in a thread of its own beside the built server. */
 const factsWorker = fileURLToPath(new URL('server/facts/worker.ts', import.meta.url))
+
+/** Names every file of the app, so that a browser can keep all stations. The solver is large, and needs the server's library. */
+function fileList(): Plugin {
+  return {
+    name: 'mantle-files',
+    generateBundle(_, bundle) {
+      const source = JSON.stringify(Object.keys(bundle).filter((file) => !file.endsWith('.wasm')))
+      this.emitFile({ type: 'asset', fileName: '_nuxt/files.json', source })
+    },
+  }
+}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-01-01',
@@ -17,7 +29,7 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   // The plugin is typed for a Vite whose plugin context says its version; Nuxt's type of it does not yet.
   vite: {
-    plugins: [tailwindcss() as never],
+    plugins: [tailwindcss() as never, fileList() as never],
     // Nothing here uses Vue's options; without them the runtime is smaller.
     define: { __VUE_OPTIONS_API__: 'false' },
     build: {
@@ -73,7 +85,12 @@ export default defineNuxtConfig({
         { name: 'description', content: "A soapmaker's workshop" },
         { name: 'theme-color', content: '#20292b' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' },
+        { rel: 'apple-touch-icon', href: '/icon-192.png' },
+        // With its cookie: on the network it is a device's that was paired.
+        { rel: 'manifest', href: '/manifest.webmanifest', crossorigin: 'use-credentials' },
+      ],
     },
   },
 })

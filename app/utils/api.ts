@@ -36,6 +36,19 @@ export function noteEpoch(named: string | null): void {
   if (!first) for (const hear of followers) hear(named)
 }
 
+/** When what is shown was read, ISO, UTC, while Mantle cannot be reached and this device shows what it kept; null while it answers. */
+export const keptSince = ref<string | null>(null)
+/** The build of Mantle that answered last; empty before anybody did. */
+export const serverBuild = ref('')
+
+function noteWhoAnswered(headers: Headers) {
+  const kept = headers.get('x-mantle-kept')
+  // Of several lists the oldest tells.
+  if (!kept) keptSince.value = null
+  else if (!keptSince.value || kept < keptSince.value) keptSince.value = kept
+  if (!kept) serverBuild.value = headers.get('x-mantle-build') ?? serverBuild.value
+}
+
 interface Manner {
   /** The page goes: the request is to outlive it, where it is small enough. */
   leaving?: boolean
@@ -62,6 +75,7 @@ async function send<T>(
   } catch {
     throw new ApiError(0, [{ path: '', says: unreachable }])
   }
+  noteWhoAnswered(response.headers)
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
   // An answer that was on its way while the workshop was put back speaks of the one before.
   if (epoch === asked) noteEpoch(response.headers.get('x-mantle-epoch'))

@@ -38,6 +38,7 @@ const policy = (scripts: string) =>
   ].join('; ')
 
 export default defineNitroPlugin((nitro) => {
+  const build = useRuntimeConfig().app.buildId
   nitro.hooks.hook('request', (event) => {
     setResponseHeaders(event, {
       'content-security-policy': policy(''),
@@ -46,6 +47,8 @@ export default defineNitroPlugin((nitro) => {
       'referrer-policy': 'same-origin',
       'cross-origin-opener-policy': 'same-origin',
       'cross-origin-resource-policy': 'same-origin',
+      // By this a page that is open notices that Mantle is a newer one.
+      'x-mantle-build': build,
     })
   })
   nitro.hooks.hook('beforeResponse', (event, response) => {

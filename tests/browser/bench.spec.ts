@@ -331,7 +331,7 @@ test('a reload while Mantle is away goes on, and nothing is lost when it is back
         .getEntriesByType('resource')
         .map(({ name }) => name)
         .filter((url) => url.includes('/_nuxt/'))
-      const needed = [...code, '/bench/', '/api/workshop', '/api/materials']
+      const needed = [...code, '/', '/api/workshop', '/api/materials']
       return (await Promise.all(needed.map((url) => caches.match(url)))).every(Boolean)
     })
   await expect.poll(isPutAway).toBe(true)

@@ -383,3 +383,54 @@ test('devices: opened with a warning, a key for a scale, rights as words, locked
     .click()
   await expect(card.getByText('Idris’s tablet')).toBeHidden()
 })
+
+test('stations can be read while Mantle is away, and say so', async ({ page, server }) => {
+  await page.goto('/formulas')
+  await page.getByRole('link', { name: 'Hostel Bar' }).click()
+  await page.getByTestId('lye').waitFor()
+  const lye = await page.getByTestId('lye').textContent()
+  const { pathname } = new URL(page.url())
+  const isKept = (path: string) => page.evaluate((url) => caches.match(url).then(Boolean), path)
+  await expect.poll(() => isKept(`/api${pathname}`)).toBe(true)
+  await expect.poll(() => isKept('/api/batches')).toBe(true)
+  await expect.poll(() => isKept('/api/versions')).toBe(true)
+  await server.kill()
+  const away = page.getByText(/^Mantle is away: as of \d\d:\d\d$/)
+  // A formula that was looked at, and stations nobody has been to in this window.
+  await page.reload()
+  await expect(page.getByTestId('lye')).toHaveText(lye!)
+  await expect(away).toBeVisible()
+  await page.goto('/rack')
+  await expect(
+    page.getByRole('region', { name: 'Drying' }).getByText('Hostel Bar 30'),
+  ).toBeVisible()
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Bars ready in the next 12 weeks' })).toBeVisible()
+  await expect(away).toBeVisible()
+  await server.run()
+  await page.goto('/rack')
+  await expect(
+    page.getByRole('region', { name: 'Drying' }).getByText('Hostel Bar 30'),
+  ).toBeVisible()
+  await expect(away).toHaveCount(0)
+})
+
+test('a newer Mantle is announced to a page that is open', async ({ browser, server }) => {
+  // A worker would answer in place of the route below.
+  const context = await browser.newContext({ serviceWorkers: 'block' })
+  const page = await context.newPage()
+  await page.route('**/api/batches', async (route) => {
+    const answer = await route.fetch()
+    const headers = { ...answer.headers(), 'x-mantle-build': 'another' }
+    await route.fulfill({ response: answer, headers })
+  })
+  await page.goto(`${server.url}/formulas`)
+  await page.getByRole('link', { name: 'Hostel Bar' }).waitFor()
+  const reload = page.getByRole('button', { name: 'Reload' })
+  await expect(reload).toBeVisible()
+  await page.unroute('**/api/batches')
+  await reload.click()
+  await page.getByRole('link', { name: 'Hostel Bar' }).waitFor()
+  await expect(reload).toBeHidden()
+  await context.close()
+})

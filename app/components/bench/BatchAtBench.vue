@@ -10,7 +10,6 @@ const { batch, run, earlier, lessons } = defineProps<{
   lessons: readonly FormulaLesson[]
 }>()
 const router = useRouter()
-useOfflineBench()
 void prefetchComponents('HeatChart')
 provideBench({
   frozen: batch.frozen,

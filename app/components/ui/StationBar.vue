@@ -90,6 +90,12 @@ useShortcuts({
       class="self-center px-2 text-sm font-semibold text-[#f3c24b]"
       >{{ outbox.waiting.length }} not sent yet</span
     >
+    <span
+      v-if="keptSince"
+      role="status"
+      class="self-center px-2 text-sm font-semibold text-[#f3c24b]"
+      >Mantle is away: as of {{ workshop.timeOf(keptSince) }}</span
+    >
     <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
       <NuxtLink
         to="/workshop"

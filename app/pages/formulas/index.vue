@@ -150,7 +150,8 @@ const search = ref<HTMLInputElement | null>(null)
     </div>
     <div
       v-if="!formulas.loaded || formulas.list.length > 1"
-      class="-mt-1 mb-3 flex flex-wrap items-center gap-2">
+      class="-mt-1 mb-3 flex flex-wrap items-center gap-2"
+    >
       <select
         v-model="use"
         class="chip [field-sizing:content]"
