@@ -15,6 +15,7 @@ const html = ref('')
 const contents = ref<{ id: string; says: string }[]>([])
 onMounted(async () => {
   const { Marked } = await import('marked')
+  let tables = 0
   const marked = new Marked()
   const found: typeof contents.value = []
   marked.use({
@@ -39,7 +40,7 @@ onMounted(async () => {
             'td',
           ),
         )
-        return `<div class="scroll" tabindex="0" role="region" aria-label="Table"><table><thead>${row(head, 'th')}</thead><tbody>${body.join('')}</tbody></table></div>`
+        return `<div class="scroll" tabindex="0" role="region" aria-label="Table ${++tables}"><table><thead>${row(head, 'th')}</thead><tbody>${body.join('')}</tbody></table></div>`
       },
     },
   })
@@ -58,7 +59,7 @@ onMounted(async () => {
       <h2 class="mb-2">Contents</h2>
       <ul class="grid gap-1">
         <li v-for="item in contents" :key="item.id">
-          <a class="link" :href="`#${item.id}`">{{ item.says }}</a>
+          <a class="link inline-block min-h-6" :href="`#${item.id}`">{{ item.says }}</a>
         </li>
       </ul>
     </nav>

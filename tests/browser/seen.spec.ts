@@ -37,8 +37,8 @@ test('in forced colours the main key differs from its ground, and ticks are told
 
 test('dark by choice, kept on this device; paper stays light', async ({ page }) => {
   await page.goto('/workshop')
-  const theme = page.getByRole('group', { name: 'Light or dark, on this device' })
-  await theme.getByLabel('dark').check()
+  const theme = page.getByRole('radiogroup', { name: 'Light or dark, on this device' })
+  await theme.getByText('dark').click()
   const ground = () =>
     page.evaluate(() => getComputedStyle(document.documentElement).backgroundColor)
   const light = 'rgb(238, 241, 238)'
@@ -49,7 +49,7 @@ test('dark by choice, kept on this device; paper stays light', async ({ page }) 
   await page.emulateMedia({ media: 'print' })
   await expect.poll(() => page.evaluate(() => document.documentElement.dataset.theme)).toBe('light')
   await page.emulateMedia({ media: 'screen' })
-  await theme.getByLabel('as this device').check()
+  await theme.getByText('as the device').click()
   await expect.poll(ground).toBe(light)
   await page.emulateMedia({ colorScheme: 'dark' })
   await expect.poll(ground).toBe('rgb(23, 29, 31)')

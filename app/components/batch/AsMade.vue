@@ -14,7 +14,7 @@ const corrected = computed(() =>
   <table class="figure w-full">
     <thead>
       <tr class="border-b border-line text-sm text-ink-2">
-        <th scope="col" class="py-1 text-left font-normal"></th>
+        <th scope="col" class="py-1 text-left font-normal"><span class="sr-only">What</span></th>
         <th scope="col" class="py-1 text-right font-normal">as planned</th>
         <th scope="col" class="py-1 text-right font-normal">
           {{ corrected ? 'as corrected' : 'as made' }}

@@ -48,6 +48,8 @@ const symbols = [
   'circle',
   'rect',
 ]
+/** A picture only from two points on. */
+const isLine = computed(() => lines.value.some(({ points }) => points.length > 1))
 /** Lines that end at the same score share one label. */
 const endWords = computed(() => {
   const ends = lines.value.map(({ points }) => points.at(-1)!.score)
@@ -117,7 +119,16 @@ const says = computed(() =>
 <template>
   <section v-if="lines.length || remarks.length" class="sheet px-5 py-4">
     <h2 class="mb-1">In use, 1 to 5</h2>
-    <LazyAppChart v-if="lines.length" class="h-[210px]" :option="option" :says="says" />
+    <LazyAppChart v-if="isLine" class="h-[210px]" :option="option" :says="says" />
+    <dl v-else-if="lines.length" class="figure flex flex-wrap gap-x-8 gap-y-1">
+      <div v-for="{ test, points } in lines" :key="test">
+        <dt class="inline text-ink-2">{{ feelKinds[test].says }}</dt>
+        <dd class="ml-1.5 inline font-[650]">{{ points[0]!.score }}</dd>
+      </div>
+    </dl>
+    <p v-if="lines.length && !isLine" class="text-sm text-ink-2">
+      Tried once, on day {{ lines[0]!.points[0]!.day }}. Tried again, it becomes a picture.
+    </p>
     <ul v-if="against.some((one) => one.says)" class="mt-2">
       <li v-for="one in against.filter(({ says: off }) => off)" :key="one.trait">
         <b class="font-[650]">{{ traitRules[one.trait].says }}:</b> your bars do {{ one.says }} than

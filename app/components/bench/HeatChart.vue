@@ -33,8 +33,18 @@ const option = computed(() => {
       : []
     const common = { type: 'line', showSymbol: false, animation: false, silent: true }
     return [
-      { ...common, data: readings, lineStyle: { color: colours[kind], width: 2.5 } },
-      { ...common, data: ahead, lineStyle: { color: colours[kind], width: 2, type: 'dashed' } },
+      {
+        ...common,
+        name: `${kind}, read`,
+        data: readings,
+        lineStyle: { color: colours[kind], width: 2.5 },
+      },
+      {
+        ...common,
+        name: `${kind}, foretold`,
+        data: ahead,
+        lineStyle: { color: colours[kind], width: 2, type: 'dashed' },
+      },
     ]
   })
   const low = Math.min(window.lye.low, window.oils.low)

@@ -54,6 +54,7 @@ const option = computed(() => {
     series: [
       {
         type: 'line',
+        name: 'batches',
         data: counts.map((count, index) => [at(index), count]),
         smooth: true,
         symbol: 'none',

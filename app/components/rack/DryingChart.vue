@@ -97,6 +97,7 @@ const option = computed(() => {
       },
       {
         ...line,
+        name: 'foretold',
         data: curve.value.map(({ day, at }) => [day, at]),
         lineStyle: { color: green, width: 2 },
         markArea: sure.value
@@ -146,6 +147,7 @@ const option = computed(() => {
       },
       {
         type: 'scatter',
+        name: 'weighed',
         animation: false,
         symbolSize: 8,
         itemStyle: { color: '#182022' },

@@ -91,6 +91,7 @@ const option = computed(() => {
       })),
       {
         type: 'scatter',
+        name: 'came after, days',
         animation: false,
         symbolSize: 9,
         itemStyle: { color: '#182022' },

@@ -86,7 +86,7 @@ const table = ref<HTMLElement | null>(null)
             <th class="w-12 pl-4">
               <input
                 type="checkbox"
-                class="size-5 align-middle"
+                class="size-6 align-middle"
                 :checked="allOn"
                 aria-label="Tick all that are listed"
                 @change="emit('all', !allOn)"
@@ -129,7 +129,7 @@ const table = ref<HTMLElement | null>(null)
             <td class="pl-4">
               <input
                 type="checkbox"
-                class="size-5 align-middle"
+                class="size-6 align-middle"
                 :checked="ticks.has(one.batch.id)"
                 :aria-label="`Tick ${one.batch.name} ${one.batch.number}`"
                 @change="emit('tick', one.batch.id)"

@@ -26,7 +26,9 @@ const id = useId()
     :aria-labelledby="id"
     class="grid grid-cols-[minmax(0,1fr)] sm:grid-cols-[92px_minmax(0,1fr)]"
   >
-    <div class="pr-2.5 max-sm:flex max-sm:items-baseline max-sm:gap-2 max-sm:pt-2 sm:pt-8">
+    <div
+      class="pr-2.5 max-sm:flex max-sm:items-baseline max-sm:gap-2 max-sm:pt-2 max-sm:pb-1.5 sm:pt-8"
+    >
       <h2 :id="id" class="text-[15px] leading-[18px] font-bold text-ink">{{ title }}</h2>
       <p class="text-xs leading-[15px] text-ink-2">{{ says }}</p>
     </div>

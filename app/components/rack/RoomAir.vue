@@ -10,7 +10,6 @@ const workshop = useWorkshop()
 const { say, today } = storeToRefs(workshop)
 const room = useRoom()
 const { damp } = storeToRefs(room)
-const asTable = ref(false)
 
 const days = computed(() => room.room.days)
 /** Bars that a damp week keeps a day or more, the longest first, and how many others it keeps less. */
@@ -127,15 +126,6 @@ const source = computed(() =>
   <div>
     <div class="flex items-baseline justify-between gap-3">
       <h2>{{ source }}</h2>
-      <button
-        v-if="days.length"
-        type="button"
-        class="link min-h-6 text-sm"
-        :aria-pressed="asTable"
-        @click="asTable = !asTable"
-      >
-        {{ asTable ? 'As a picture' : 'As a table' }}
-      </button>
     </div>
     <dl v-if="room.now" class="figure mt-2 flex divide-x divide-line">
       <div class="pr-5">
@@ -160,35 +150,7 @@ const source = computed(() =>
     <p v-else class="mt-2 text-ink-2">
       Bars dry slower in damp air. Note what a hygrometer shows now and then, or let one send it.
     </p>
-    <template v-if="days.length > 1">
-      <LazyAppChart v-if="!asTable" class="mt-3 h-[262px]" :option="option" :says="says" />
-      <div
-        v-else
-        class="mt-3 max-h-[262px] overflow-y-auto"
-        tabindex="0"
-        role="group"
-        :aria-label="says"
-      >
-        <table class="figure w-full text-sm">
-          <thead>
-            <tr class="text-left text-ink-2">
-              <th class="font-semibold">day</th>
-              <th class="text-right font-semibold">damp</th>
-              <th class="text-right font-semibold">warm</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="day in [...days].reverse()" :key="day.day" class="border-t border-line-2">
-              <th scope="row" class="text-left font-normal">
-                {{ dayText(day.day, { today }) }}
-              </th>
-              <td class="text-right">{{ say.percent(day.humidity, 0) }}</td>
-              <td class="text-right">{{ say.temperature(day.celsius) }}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
-    </template>
+    <LazyAppChart v-if="days.length > 1" class="mt-3 h-[262px]" :option="option" :says="says" />
     <div v-if="damp" class="-mx-4 mt-3 border-y border-line bg-warn-ground px-4 py-2.5">
       <h3 class="text-[16px] font-bold">A damp week: {{ say.percent(damp.humidity, 0) }}</h3>
       <p class="text-sm">

@@ -4,6 +4,8 @@ import type { FormulaDocument } from '#contracts/formula'
 import { blankFormula } from '#core/formula/blank'
 import { thumbnailOf } from '#core/batter/thumbnail'
 import { onScale } from '#core/formula/onScale'
+import { cureRuleFor } from '#core/rack/cure'
+import { addDays } from '#core/units/days'
 import { driedGrams } from '#core/formula/size'
 import { Printer } from '@lucide/vue'
 
@@ -77,6 +79,7 @@ const rows = computed(() => [
 ])
 const lye = computed(() => say.value.massDown(shown.value.lye.naoh))
 const bars = 7
+const ready = computed(() => addDays(today.value, cureRuleFor(shown.value, library.value).days))
 const thumbnail = computed(() => thumbnailOf(example.value, library.value))
 async function open(print: boolean) {
   try {
@@ -263,6 +266,7 @@ async function open(print: boolean) {
         <SafetyPictures />
         <p class="mt-3 border-t border-line-2 pt-3 text-ink-2">
           Your supplier’s safety sheet and local rules come before Mantle’s reminders.
+          <NuxtLink to="/emergency" class="link">If it happens, on one page</NuxtLink>
         </p>
       </section>
       <section class="sheet px-4 py-4" aria-label="A worked example">
@@ -303,11 +307,16 @@ async function open(print: boolean) {
               <b>{{ bars }} bars</b> of {{ say.amount(shown.batter / bars) }},
               {{ say.amount(driedGrams(shown) / bars) }} when dry.
             </p>
+            <p class="mt-1 text-ink-2">
+              Poured today: cut tomorrow, ready
+              <b class="text-ink">{{ dayText(ready, { today, long: true }) }}</b>
+            </p>
           </div>
         </div>
         <div class="mt-4 flex flex-wrap items-center gap-3">
           <AppButton @click="open(false)">Open it as your own</AppButton>
           <AppButton @click="open(true)"><Printer :size="16" /> Print its plan</AppButton>
+          <NuxtLink to="/explained" class="link ml-auto">Why {{ lye }}?</NuxtLink>
         </div>
       </section>
     </div>

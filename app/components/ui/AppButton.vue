@@ -17,7 +17,7 @@ const looks = {
   <NuxtLink
     v-if="to"
     :to="to"
-    class="inline-flex items-center justify-center gap-2 whitespace-nowrap"
+    class="key inline-flex items-center justify-center gap-2 whitespace-nowrap"
     :class="looks[kind]"
     ><slot
   /></NuxtLink>

@@ -51,16 +51,61 @@ const drawn = computed(() => {
   return (isDark.value ? inked(whole) : whole) as Record<string, unknown>
 })
 const emit = defineEmits<{ pick: [index: number] }>()
+/** The same as a table, for those who ask for it. */
+const asTable = ref(false)
+const { say } = storeToRefs(useWorkshop())
+const table = computed(() => chartRows(option, (value) => say.value.number(value, undefined, 2)))
 </script>
 
 <template>
   <!-- A chart follows a narrower page a moment later; until then it must not push the page wide. -->
-  <div role="img" :aria-label="says" class="overflow-hidden">
-    <VChart
-      class="block size-full"
-      :option="drawn"
-      autoresize
-      @click="(event: { dataIndex?: number }) => emit('pick', event.dataIndex ?? -1)"
-    />
+  <div class="relative overflow-hidden">
+    <button
+      type="button"
+      class="link absolute top-0 right-0 z-10 min-h-6 bg-sheet px-1 text-xs print:hidden"
+      :aria-pressed="asTable"
+      @click="asTable = !asTable"
+    >
+      {{ asTable ? 'As a picture' : 'As a table' }}
+    </button>
+    <div
+      v-if="asTable"
+      class="size-full overflow-y-auto pt-6"
+      tabindex="0"
+      role="group"
+      :aria-label="says"
+    >
+      <table class="figure w-full text-sm">
+        <thead>
+          <tr class="text-ink-2">
+            <th
+              v-for="(name, at) in table.head"
+              :key="at"
+              scope="col"
+              class="pb-1 font-semibold"
+              :class="at ? 'text-right' : 'text-left'"
+            >
+              {{ name || 'at' }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="(row, at) in table.rows" :key="at" class="border-t border-line-2">
+            <th scope="row" class="text-left font-normal">{{ row[0] }}</th>
+            <td v-for="(cell, column) in row.slice(1)" :key="column" class="text-right">
+              {{ cell }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <div v-else role="img" :aria-label="says" class="size-full">
+      <VChart
+        class="block size-full"
+        :option="drawn"
+        autoresize
+        @click="(event: { dataIndex?: number }) => emit('pick', event.dataIndex ?? -1)"
+      />
+    </div>
   </div>
 </template>

@@ -91,6 +91,7 @@ const option = computed(() => ({
   series: [
     {
       type: 'line',
+      name: 'points away',
       symbolSize: 12,
       symbol: 'circle',
       color: '#0f4f5c',
