@@ -1,5 +1,4 @@
 import type { BatchSummary } from '#contracts/batch'
-import { plainWord } from '#core/materials/tokens'
 import { dueOf, isLate, type Due } from '#core/rack/due'
 import { plankOf } from '#core/rack/planks'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
@@ -24,7 +23,7 @@ export interface OnRack {
   left: number
   /** Names of the places its bars stand on. */
   places: string[]
-  /** All it is found by, in plain letters. */
+  /** All it is found by. */
   foundBy: string
 }
 
@@ -109,9 +108,13 @@ export function useRack() {
         says: saysOf(batch, standing),
         left: drying ? leftAfter(drying.shape, standing.day) : 1,
         places,
-        foundBy: plainWord(
-          [batch.name, batch.number, ...places, tag?.says ?? '', standing.pouredOn ?? ''].join(' '),
-        ),
+        foundBy: [
+          batch.name,
+          batch.number,
+          ...places,
+          tag?.says ?? '',
+          standing.pouredOn ?? '',
+        ].join(' '),
       }
     }),
   )
@@ -128,14 +131,14 @@ export function useRack() {
   const isDue = ({ dues: due }: OnRack) =>
     due.some(({ kind }) => kind !== 'pour' && kind !== 'ready')
   const found = computed(() => {
-    const words = plainWord(filter.find).split(/\s+/).filter(Boolean)
+    const has = hasWords(filter.find)
     return all.value.filter(
       (one) =>
         (!filter.due || isDue(one)) &&
         (!filter.untested || untested(one)) &&
         (!filter.formula || one.batch.formulaId === filter.formula) &&
         (!filter.place || one.batch.facts.spread.some(({ place }) => place === filter.place)) &&
-        words.every((word) => one.foundBy.includes(word)),
+        has(one.foundBy),
     )
   })
   const filtered = computed(

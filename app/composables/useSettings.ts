@@ -1,7 +1,6 @@
 import { insideKeys } from '#contracts/words'
 import type { Workshop, WorkshopChanges } from '#contracts/workshop'
 import type { FirstQuestion } from '#contracts/words'
-import { plainWord } from '#core/materials/tokens'
 import { createSharedComposable } from '@vueuse/core'
 
 /** A change that was kept: what it was of, when, and what takes it back. */
@@ -78,12 +77,9 @@ export const useSettings = createSharedComposable(() => {
     }
   }
 
-  const words = computed(() => plainWord(find.value).split(/\s+/).filter(Boolean))
+  const has = computed(() => hasWords(find.value))
   /** Whether a setting is among what is looked for. */
-  const isFound = (text: string) => {
-    const plainText = plainWord(text)
-    return words.value.every((word) => plainText.includes(word))
-  }
+  const isFound = (text: string) => has.value(text)
   return { last, faults, find, isFound, set, setSoon, takeBack }
 })
 

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { Search } from '@lucide/vue'
+import type { DueJob } from '~/composables/useDueJobs'
+
 const batches = useBatches()
 const formulas = useFormulas()
 const toasts = useToasts()
@@ -12,11 +15,22 @@ onMounted(() => {
 })
 
 const { overdue, today: todays, week } = useDueJobs()
-const lists = computed(() => [
-  { title: 'Overdue', jobs: overdue.value, late: true },
-  { title: 'Before the day ends', jobs: todays.value, late: false },
-  { title: 'This week', jobs: week.value, late: false },
-])
+/** What is looked for among them, where there are more than are read at a glance. */
+const find = ref('')
+const many = 8
+const isMany = computed(() => overdue.value.length + todays.value.length + week.value.length > many)
+const lists = computed(() => {
+  const has = hasWords(isMany.value ? find.value : '')
+  const found = (jobs: DueJob[]) =>
+    jobs.filter(({ says, because, batches: all }) =>
+      has([says, because, ...all.map(({ name, number }) => `${name} ${number}`)].join(' ')),
+    )
+  return [
+    { title: 'Overdue', jobs: found(overdue.value), late: true },
+    { title: 'Before the day ends', jobs: found(todays.value), late: false },
+    { title: 'This week', jobs: found(week.value), late: false },
+  ]
+})
 const listed = computed(() => lists.value.filter(({ late, jobs }) => !late || jobs.length))
 /** Jobs of a list that are shown before somebody asks for all of them. */
 const atFirst = 20
@@ -24,6 +38,8 @@ const whole = ref<Record<string, boolean>>({})
 const shownOf = ({ title, jobs }: { title: string; jobs: DueJob[] }) =>
   whole.value[title] ? jobs : jobs.slice(0, atFirst)
 const answer = useDueAnswers()
+const search = ref<HTMLInputElement | null>(null)
+useShortcuts({ f: () => search.value?.focus() })
 const lately = computed(() => formulas.list.slice(0, 2))
 const isEmpty = computed(
   () => batches.loaded && formulas.loaded && !batches.list.length && !formulas.list.length,
@@ -48,6 +64,17 @@ async function start() {
         <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
         <CalendarCard />
       </div>
+      <label v-if="isMany" class="field mx-4 mb-2 flex h-9 items-center gap-2">
+        <Search :size="16" class="shrink-0 text-ink-3" aria-hidden="true" />
+        <input
+          ref="search"
+          v-model="find"
+          type="search"
+          class="w-full min-w-0 bg-transparent outline-none"
+          placeholder="Find what is due: weigh, turn, a name"
+          aria-label="Find what is due"
+        />
+      </label>
       <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
         {{ batches.problem }}
       </p>
@@ -101,7 +128,13 @@ async function start() {
           </button>
         </p>
         <p v-if="!list.jobs.length" class="border-t border-line-2 px-4 py-2.5 text-ink-2">
-          {{ list.jobs === todays ? 'Nothing has to be done today.' : 'Nothing more this week.' }}
+          {{
+            find.trim() && isMany
+              ? 'Nothing like that.'
+              : list.title === 'This week'
+                ? 'Nothing more this week.'
+                : 'Nothing has to be done today.'
+          }}
         </p>
       </template>
       <div

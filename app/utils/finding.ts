@@ -37,6 +37,18 @@ export interface Finding {
   called: Found[]
 }
 
+/**
+ * Whether all words of what is typed are in a text, in any order: capitals, accents and marks do not matter. Made once for what is
+ * typed, asked of each.
+ */
+export function hasWords(typed: string): (text: string) => boolean {
+  const words = plainWord(typed).split(/\s+/).filter(Boolean)
+  return (text) => {
+    const plain = words.length ? plainWord(text) : ''
+    return words.every((word) => plain.includes(word))
+  }
+}
+
 const wordsOf = (text: string) =>
   plainWord(text)
     .split(/[\s,.()]+/)

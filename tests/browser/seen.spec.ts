@@ -166,3 +166,56 @@ test('formulas are filed by words behind a #, filtered by use and sorted; a wron
   await page.getByRole('button', { name: 'To the Shelf' }).click()
   await expect(page.getByRole('heading', { name: 'Monday 23 November' })).toBeVisible()
 })
+
+test('what is due is found among many by its words', async ({ page }) => {
+  await page.goto('/')
+  const due = page.getByRole('region', { name: 'What is due' })
+  const jobs = due.getByRole('listitem')
+  await expect(due.getByText(/^Turn \d+ bars$/).first()).toBeVisible()
+  const all = await jobs.count()
+  await page.keyboard.press('f')
+  await page.keyboard.type('hostel TURN')
+  await expect.poll(() => jobs.count()).toBeLessThan(all)
+  for (const job of await jobs.all()) await expect(job).toContainText(/turn/i)
+  await page.getByLabel('Find what is due').fill('anvil')
+  await expect(due.getByText('Nothing like that.').first()).toBeVisible()
+})
+
+test('under a finger keys and fields are 44 px high, elsewhere all is 24', async ({ page }) => {
+  const small = (least: number) =>
+    page.evaluate((px) => {
+      const seen = (one: Element) =>
+        one.getBoundingClientRect().width > 0 && !one.closest('.sr-only')
+      const kinds = 'button, select, summary, input:not([type=checkbox], [type=radio])'
+      return [...document.querySelectorAll(kinds)]
+        .filter((one) => seen(one) && (px < 44 || !one.classList.contains('link')))
+        .filter(
+          (one) => (one.closest('label.field') ?? one).getBoundingClientRect().height < px - 1,
+        )
+        .map((one) => one.outerHTML.slice(0, 160))
+    }, least)
+  for (const path of ['/', '/formulas', '/rack', '/workshop', '/formulas/check', '/formulas/find'])
+    for (const [width, least] of [
+      [390, 44],
+      [1280, 24],
+    ] as const) {
+      await page.setViewportSize({ width, height: 844 })
+      await page.goto(path)
+      await page.getByRole('heading', { level: 1 }).waitFor()
+      await quiet(page)
+      expect(await small(least), `${path} at ${width}`).toEqual([])
+    }
+})
+
+test('behind a chart stands a table with what it shows', async ({ page }) => {
+  await page.goto('/rack')
+  await page.getByText('Room', { exact: true }).last().click()
+  const room = page.getByRole('complementary', { name: 'The room' })
+  await room.getByRole('button', { name: 'As a table' }).click()
+  const rows = room.getByRole('row')
+  await expect(rows.first()).toContainText('humidity, %')
+  await expect(rows.nth(1)).toContainText(/\d+.*\d+/)
+  await room.getByRole('button', { name: 'As a picture' }).click()
+  await expect(room.getByRole('table')).toHaveCount(0)
+  await expect(room.getByRole('img', { name: /^The room over \d+ days/ })).toBeVisible()
+})

@@ -12,6 +12,8 @@ export interface Shelf {
   /** All bars on it, shown or not. */
   bars: number
   items: Placed[]
+  /** Batches on it that are not drawn. */
+  more: number
 }
 const { shelf, width, known, pressed, dragged } = defineProps<{
   shelf: Shelf
@@ -23,6 +25,7 @@ const { shelf, width, known, pressed, dragged } = defineProps<{
   /** Bars in the hand, and where they come from. */
   dragged: { bars: number; from: string | null } | null
 }>()
+const { say } = storeToRefs(useWorkshop())
 const items = defineModel<Placed[]>('items', { required: true })
 const emit = defineEmits<{ press: [id: string]; start: [index: number | undefined]; drop: [] }>()
 
@@ -130,6 +133,9 @@ const itemWidth = (one: Placed) => Math.max(28, columnsOf(one) * (barWidth.value
         </button>
       </li>
     </VueDraggable>
+    <p v-if="shelf.more" class="px-2 text-sm text-ink-2">
+      and {{ say.count(shelf.more, 'more batch', 'more batches') }}: see the list
+    </p>
   </section>
 </template>
 

@@ -30,6 +30,8 @@ const store = useBatches()
 
 /** As many places as a picture can hold, and the width from which it is one. */
 const mostDrawn = 16
+/** Batches that are drawn on one place; of more the number is told. */
+const mostOn = 40
 const isPicture = computed(() => props.width >= 600 && props.plan.places.value.length <= mostDrawn)
 const height = computed(() => Math.max(480, props.width * 0.67))
 
@@ -42,8 +44,10 @@ function fill() {
     today.value,
   )
   const shelf = (id: string | null, name: string, bars: number): Shelf => {
-    const items = placed.get(id) ?? []
-    return { id, name, room: bars, bars: sumOf(items, (one) => one.bars), items }
+    const all = placed.get(id) ?? []
+    const items = all.slice(0, mostOn)
+    const more = all.length - items.length
+    return { id, name, room: bars, bars: sumOf(all, (one) => one.bars), items, more }
   }
   const nowhere = shelf(null, 'No place yet', 0)
   shelves.value = [

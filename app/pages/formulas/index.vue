@@ -2,7 +2,6 @@
 import type { Use } from '#contracts/words'
 import type { StoredFormula } from '#contracts/workshop'
 import { computeFormula } from '#core/formula/compute'
-import { plainWord } from '#core/materials/tokens'
 import { purposeNames } from '~/utils/purposeNames'
 
 const { library } = storeToRefs(useMaterials())
@@ -37,22 +36,20 @@ onMounted(() => {
 })
 
 const text = (formula: StoredFormula) =>
-  plainWord(
-    [
-      formula.document.name,
-      purposeNames[formula.document.use],
-      formula.document.notes,
-      ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
-      ...formula.document.scents.map((scent) => scent.name ?? scent.id),
-    ].join(' '),
-  )
+  [
+    formula.document.name,
+    purposeNames[formula.document.use],
+    formula.document.notes,
+    ...formula.document.fats.map((fat) => fat.name ?? library.value.fats.get(fat.id)?.name ?? ''),
+    ...formula.document.scents.map((scent) => scent.name ?? scent.id),
+  ].join(' ')
 const found = computed(() => {
-  const words = plainWord(query.value).split(/\s+/).filter(Boolean)
+  const has = hasWords(query.value)
   const all = formulas.list.filter(
     (formula) =>
       (!use.value || formula.document.use === use.value) &&
       (!tag.value || tagsOf(formula).includes(tag.value)) &&
-      words.every((word) => text(formula).includes(word)),
+      has(text(formula)),
   )
   const oils = ({ document }: StoredFormula) => computeFormula(document, library.value).oils
   switch (sort.value) {
