@@ -14,7 +14,7 @@ const placeRows: [
   ['Wall rack, top', 'plank', 60, 34, 49, 38],
   ['Wall rack, middle', 'plank', 60, 34, 28, 38],
   ['Wall rack, low', 'plank', 60, 34, 8, 38],
-  ['Wire tray A', 'tray', 40, 74, 29, 25],
+  ['Wire tray A', 'tray', 40, 74, 31, 25],
   ['Wire tray B', 'tray', 40, 74, 8, 25],
 ]
 /** Where bars dry in the shed, under the roof and by the north wall. */

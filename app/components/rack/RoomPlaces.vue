@@ -30,10 +30,16 @@ const store = useBatches()
 
 /** As many places as a picture can hold, and the width from which it is one. */
 const mostDrawn = 16
-/** Batches that are drawn on one place; of more the number is told. */
-const mostOn = 40
+/** px that a batch takes at least on a place: those that find none are told by their number. */
+const least = 64
 const isPicture = computed(() => props.width >= 600 && props.plan.places.value.length <= mostDrawn)
 const height = computed(() => Math.max(480, props.width * 0.67))
+
+/** px of a place's plank. */
+const widthOf = (id: string | null) => {
+  const spot = isPicture.value && props.plan.places.value.find((one) => one.id === id)?.spot
+  return ((spot ? spot.width : 100) / 100) * props.width
+}
 
 const shelves = ref<Shelf[]>([])
 function fill() {
@@ -45,7 +51,7 @@ function fill() {
   )
   const shelf = (id: string | null, name: string, bars: number): Shelf => {
     const all = placed.get(id) ?? []
-    const items = all.slice(0, mostOn)
+    const items = all.slice(0, Math.max(3, Math.floor(widthOf(id) / least)))
     const more = all.length - items.length
     return { id, name, room: bars, bars: sumOf(all, (one) => one.bars), items, more }
   }
@@ -55,14 +61,14 @@ function fill() {
     ...(nowhere.items.length ? [nowhere] : []),
   ]
 }
-watch(() => [props.all, props.plan.places.value, today.value], fill, { immediate: true })
+watch(() => [props.all, props.plan.places.value, props.width, today.value], fill, {
+  immediate: true,
+})
 const spots = computed(() => new Map(props.plan.places.value.map((one) => [one.id, one])))
 const spotOf = (shelf: Shelf) => (shelf.id ? spots.value.get(shelf.id)?.spot : undefined)
 const hung = computed(() => props.plan.places.value.filter(({ kind }) => kind === 'hung'))
 const drawn = computed(() => shelves.value.filter((shelf) => spotOf(shelf)))
 const loose = computed(() => shelves.value.filter((shelf) => !spotOf(shelf)))
-const widthOf = (shelf: Shelf) =>
-  isPicture.value ? ((spotOf(shelf)?.width ?? 100) / 100) * props.width : props.width
 
 async function put({ batch, bars }: Placed, from: string | null, to: Shelf) {
   if (to.id === null || from === to.id) return fill()
@@ -151,7 +157,7 @@ const press = (id: string) => (props.ticking ? emit('tick', id) : emit('choose',
           bottom: `calc(${spotOf(shelf)!.y}% - 41px)`,
         }"
         :shelf="shelf"
-        :width="widthOf(shelf)"
+        :width="widthOf(shelf.id)"
         :known="known"
         :pressed="pressed"
         :dragged="dragged"

@@ -22,7 +22,7 @@ function sizeFor(ripening: Ripening[]) {
   return { width: Math.max(2, Math.min(8, room)), height: Math.max(6, Math.min(11, room * 1.4)) }
 }
 /** Batches of a week that are drawn and named; the others are counted. */
-const most = 9
+const most = 6
 const others = (ripening: Ripening[]) => ({
   batches: ripening.length - most,
   bars: sumOf(ripening.slice(most), ({ bars }) => bars),
@@ -138,7 +138,7 @@ const later = computed(() => ({
               }}<span class="text-ink-2">{{ besides(one) }}</span></NuxtLink
             ></template
           >
-          <NuxtLink v-if="week.ripening.length > most" to="/rack" class="text-ink-2 underline"
+          <NuxtLink v-if="week.ripening.length > most" to="/rack" class="ml-1 text-ink-2 underline"
             >and {{ say.count(others(week.ripening).bars, 'bar', 'bars') }} of
             {{ say.count(others(week.ripening).batches, 'other', 'others') }}</NuxtLink
           >
