@@ -4,8 +4,7 @@ import { barsSchema, cureDaysSchema, daySchema, idSchema, limitedRecord } from '
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
-import type {
-  insideKeys} from './words';
+import type { insideKeys } from './words'
 import {
   firstQuestions,
   fixtureKinds,

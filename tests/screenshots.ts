@@ -40,7 +40,7 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['rack-room', '/rack'],
   ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
-  ['workshop', '/workshop', 1280, 900],
+  ['workshop', '/workshop', 1280, 1120],
   ['two-sides', `/formulas/${idOf('Hostel Bar')}`],
 ]
 interface Document {
@@ -99,6 +99,7 @@ for (const [file, path, width = 1280, height = 800] of views) {
     await page.getByRole('button', { name: /^Look at the backup/ }).click()
     await page.getByText('Would be gone from here').waitFor()
     await page.getByText('Backed up, and every entry checked.').waitFor({ state: 'hidden' })
+    await page.evaluate(() => window.scrollTo(0, 0))
   }
   if (file === 'two-sides') {
     const superfat = page.getByRole('textbox', { name: 'Superfat', exact: true })

@@ -19,7 +19,8 @@ test.describe('from nothing to a bar on the rack', () => {
     await page.unrouteAll({ behavior: 'wait' })
 
     await expect(page.getByLabel('Name of the formula')).toHaveValue('New formula')
-    await page.keyboard.press('a')
+    // Nothing is in it yet: the focus lies in its first line.
+    await expect(page.getByLabel('Add a line by typing')).toBeFocused()
     for (const line of ['olive 45%', 'coconut 25%', 'shea 20%', 'castor 10%']) {
       await page.keyboard.type(line)
       await page.keyboard.press('Enter')

@@ -147,6 +147,52 @@ test('a round at the scale: Enter goes on, an odd weight is asked about, all of 
   await expect(page.getByRole('button', { name: /^Turn all due/ })).toBeHidden()
 })
 
+test('by keyboard alone: three bars in few keys, a strip in fewer, a formula from nothing', async ({
+  page,
+}) => {
+  let keys = 0
+  const press = (key: string) => {
+    keys++
+    return page.keyboard.press(key)
+  }
+  const dialog = page.getByRole('dialog')
+  await page.goto('/rack')
+  await plank(page, 'Drying', /^Hostel Bar 30/).waitFor()
+  // Nothing is due to be weighed today: all that dries is in the round, newest first.
+  await press('w')
+  await expect(dialog.getByLabel('Plain Tallow 34, bar 1')).toBeFocused()
+  await page.keyboard.type('121.1')
+  await press('Enter')
+  await page.keyboard.type('125.0')
+  await press('Enter')
+  await page.keyboard.type('122.9')
+  await press('Control+Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText('Plain Tallow 34 is weighed.')).toBeVisible()
+  expect(keys).toBeLessThanOrEqual(12)
+
+  keys = 0
+  await press('s')
+  await expect(dialog.getByLabel(/^Strip of/).first()).toBeFocused()
+  await page.keyboard.type('9')
+  await press('Enter')
+  await expect(dialog).toBeHidden()
+  await expect(page.getByText(/: strip 9\./)).toBeVisible()
+  expect(keys).toBeLessThanOrEqual(4)
+
+  await press('/')
+  await page.keyboard.type('new formula')
+  await press('Enter')
+  await expect(page).toHaveURL(/\/formulas\/[0-9a-f-]{36}$/)
+  await expect(page.getByLabel('Add a line by typing')).toBeFocused()
+  for (const line of ['olive 70%', 'coconut 30%']) {
+    await page.keyboard.type(line)
+    await press('Enter')
+    await expect(page.getByLabel('Add a line by typing')).toHaveValue('')
+  }
+  await expect(page.getByTestId('lye')).toContainText('g')
+})
+
 test('the calendar opens in a parser, by a private address that can be changed', async ({
   page,
 }) => {

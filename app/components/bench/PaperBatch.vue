@@ -209,13 +209,13 @@ async function write() {
         </caption>
         <thead class="text-sm text-ink-2">
           <tr>
-            <th />
+            <td />
             <th scope="col" class="pb-1 text-left font-semibold">
               In the order of the paper, {{ say.amount(ctx.onScale.result.oils) }} of oils
             </th>
             <th scope="col" class="pr-3 pb-1 text-right font-normal">planned</th>
             <th scope="col" class="pb-1 text-right font-normal">on the paper</th>
-            <th class="max-sm:hidden" />
+            <td class="max-sm:hidden" />
           </tr>
         </thead>
         <tbody>

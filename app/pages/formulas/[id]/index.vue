@@ -6,6 +6,7 @@ import { scaleFormula } from '#core/formula/edit'
 import type { Figure } from '#core/formula/explain'
 import { roundedToScale } from '#core/formula/onScale'
 import { purposeNames } from '~/utils/purposeNames'
+import { useMediaQuery } from '@vueuse/core'
 
 const route = useRoute()
 const router = useRouter()
@@ -18,11 +19,23 @@ const toasts = useToasts()
 const { say, settings } = storeToRefs(useWorkshop())
 const { library } = storeToRefs(useMaterials())
 
+/** A phone shows lye and water before what they come from. */
+const isPhone = useMediaQuery('(width < 40rem)')
 const why = ref<Figure | null>(null)
 const making = ref(false)
 const versions = ref(false)
 const picturing = ref(false)
 const typedLine = ref<{ focus: () => void } | null>(null)
+/** A formula that has nothing yet begins with its first line. */
+watch(
+  loaded,
+  async (is) => {
+    if (!is || document.value.fats.length) return
+    await nextTick()
+    typedLine.value?.focus()
+  },
+  { immediate: true },
+)
 const water = ref<{ focus: () => void } | null>(null)
 const nameFault = ref('')
 
@@ -191,6 +204,10 @@ const entries = computed(() => [
     <div
       class="grid grid-cols-[minmax(0,1fr)] gap-3.5 lg:grid-cols-[minmax(0,424fr)_minmax(0,340fr)_minmax(0,440fr)] xl:min-h-[470px]"
     >
+      <div v-if="isPhone" class="sheet grid grid-cols-[84px_minmax(0,1fr)] items-stretch">
+        <div class="py-2.5 pl-3"><MiniPot /></div>
+        <KeyNumbers v-model:why="why" />
+      </div>
       <div class="sheet flex flex-col">
         <div>
           <FatLines />
@@ -217,7 +234,10 @@ const entries = computed(() => [
           <ExtraLines />
           <CitricSlip />
         </div>
-        <TypedLineBox ref="typedLine" class="border-t border-line-2" />
+        <TypedLineBox
+          ref="typedLine"
+          class="border-t border-line-2 max-sm:sticky max-sm:bottom-16 max-sm:z-10 max-sm:bg-sheet"
+        />
       </div>
       <LazyPotsPicture
         v-if="document.parts.length && result.oils > 0"
@@ -225,7 +245,7 @@ const entries = computed(() => [
       />
       <PotPicture v-else class="max-lg:order-3 lg:max-h-[620px]" />
       <div class="sheet max-lg:order-2">
-        <KeyNumbers v-model:why="why" />
+        <KeyNumbers v-if="!isPhone" v-model:why="why" />
         <ScaleSlip />
         <LyeJarSlip />
         <WaterDial ref="water" />
