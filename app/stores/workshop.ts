@@ -59,6 +59,7 @@ export const useWorkshop = defineStore('workshop', () => {
     revision = at
     behind = Date.parse(now) - Date.now()
     settings.value = workshop
+    writeDatesAs(workshop.dates.locale)
     today.value = day
     humidity.value = damp
     problem.value = ''

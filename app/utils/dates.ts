@@ -1,12 +1,16 @@
 import { TZDate } from '@date-fns/tz'
 import { daysBetween } from '#core/units/days'
+import { ref } from 'vue'
 
 /*
  * Days and times of day in words: as the workshop chose; else those of the browser where it speaks English, else British ones. The
  * sentences around them are English, so words that are part of one ("early December", "in 5 days") stay so.
  */
 const english = (tag: string) => (tag.startsWith('en') ? tag : 'en-GB')
-const locale = () => useWorkshop().settings.dates.locale ?? english(navigator.language)
+/** As the workshop chose; null for the browser's English. */
+const chosen = ref<string | null>(null)
+export const writeDatesAs = (tag: string | null): void => void (chosen.value = tag)
+const locale = () => chosen.value ?? english(navigator.language)
 const inSentence = () => english(locale())
 /** Making a format takes longer than using it: each is made once. */
 const formats = new Map<string, Intl.DateTimeFormat>()
