@@ -24,7 +24,10 @@ export function useOffline() {
       // What an earlier Mantle had for the bench alone.
       for (const one of await navigator.serviceWorker.getRegistrations())
         if (one.scope.endsWith('/bench/')) await one.unregister()
+      const { controller } = navigator.serviceWorker
       await navigator.serviceWorker.register(`/sw.js?build=${buildId}`)
+      // What this page read before a worker was there to keep it.
+      if (controller) return
       const { active } = await navigator.serviceWorker.ready
       const read = performance.getEntriesByType('resource').map(({ name }) => name)
       active?.postMessage({ read: read.filter((url) => url.includes('/api/')) })

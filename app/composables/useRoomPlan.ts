@@ -1,6 +1,6 @@
 import type { Fixture, Place } from '#contracts/workshop'
-import { fixtureKinds } from '#contracts/words'
 import { laidOut } from '#core/rack/roomPlan'
+import { clamp } from '#core/statistics/clamp'
 
 /** What stands in the room's picture: a place for bars or a fixture, by its id. */
 export type InRoom =
@@ -58,8 +58,7 @@ export function useRoomPlan() {
       return false
     }
   }
-  const within = (value: number, low: number, high: number) =>
-    Math.round(Math.min(high, Math.max(low, value)))
+  const within = (value: number, low: number, high: number) => Math.round(clamp(value, low, high))
 
   /** An extent that stays between the walls. */
   function inside(extent: Extent): Extent {
@@ -148,7 +147,6 @@ export function useRoomPlan() {
     addFixture,
     remove,
     takeBack,
-    fixtureKinds,
   }
 }
 export type RoomPlan = ReturnType<typeof useRoomPlan>

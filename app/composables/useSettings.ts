@@ -1,6 +1,5 @@
-import { insideKeys } from '#contracts/words'
 import type { Workshop, WorkshopChanges } from '#contracts/workshop'
-import type { FirstQuestion } from '#contracts/words'
+import { keptByField, type FirstQuestion } from '#contracts/words'
 import { createSharedComposable } from '@vueuse/core'
 
 /** A change that was kept: what it was of, when, and what takes it back. */
@@ -24,7 +23,7 @@ export const useSettings = createSharedComposable(() => {
     const settings = plain(workshop.settings) as unknown as Record<string, unknown>
     return Object.fromEntries(
       Object.entries(changes).map(([key, value]) => {
-        if (!(insideKeys as readonly string[]).includes(key)) return [key, settings[key]]
+        if (!keptByField.has(key)) return [key, settings[key]]
         const was = settings[key] as Record<string, unknown>
         return [
           key,
@@ -66,15 +65,13 @@ export const useSettings = createSharedComposable(() => {
     )
   }
 
-  async function takeBack() {
+  function takeBack() {
     const { value } = last
     if (!value) return
     last.value = null
-    try {
-      await workshop.save(value.back)
-    } catch (error) {
-      faults.value = { ...faults.value, [value.says]: sentenceOf(error) }
-    }
+    queue = queue
+      .then(() => workshop.save(value.back))
+      .catch((error) => (faults.value = { ...faults.value, [value.says]: sentenceOf(error) }))
   }
 
   const has = computed(() => hasWords(find.value))

@@ -1,5 +1,5 @@
 import type { FirstQuestion } from '#contracts/words'
-import { insideKeys } from '#contracts/words'
+import { keptByField } from '#contracts/words'
 import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
@@ -75,13 +75,12 @@ export const useWorkshop = defineStore('workshop', () => {
   }
 
   /** What of changes is not so already; of some keys single fields. */
-  function onlyNew(changes: WorkshopChanges, since: Workshop): WorkshopChanges {
-    const before = since as unknown as Record<string, unknown>
+  function onlyNew(changes: WorkshopChanges): WorkshopChanges {
+    const before = settings.value as unknown as Record<string, unknown>
     const differs = (was: unknown, is: unknown) => JSON.stringify(was) !== JSON.stringify(is)
     return Object.fromEntries(
       Object.entries(changes).flatMap(([key, value]): [string, unknown][] => {
-        if (!(insideKeys as readonly string[]).includes(key))
-          return differs(before[key], value) ? [[key, value]] : []
+        if (!keptByField.has(key)) return differs(before[key], value) ? [[key, value]] : []
         const was = before[key] as Record<string, unknown>
         const fields = Object.entries(value as object).filter(([field, set]) =>
           differs(was[field], set),
@@ -95,16 +94,12 @@ export const useWorkshop = defineStore('workshop', () => {
    * Keeps changes of the settings, each field by itself: what another window changed meanwhile stays. Where both changed the same
    * field, a change that is told as a function of the settings is worked out anew on theirs; any other is refused once, with theirs
    * taken, so that a second press is a choice. Throws an ApiError that says what is wrong.
-   * @param since the settings that the changes were made from, where that was a while ago
    */
-  async function save(
-    changes: WorkshopChanges | ((now: Workshop) => WorkshopChanges),
-    since?: Workshop,
-  ) {
+  async function save(changes: WorkshopChanges | ((now: Workshop) => WorkshopChanges)) {
     for (let attempt = 0; ; attempt++) {
       const wanted = typeof changes === 'function' ? changes(settings.value) : changes
       try {
-        const body = { revision, changes: onlyNew(wanted, since ?? settings.value) }
+        const body = { revision, changes: onlyNew(wanted) }
         return take(await api.patch<WorkshopNow>('/api/workshop', body))
       } catch (error) {
         if (!(error instanceof ApiError) || error.status !== 409) throw error

@@ -1,15 +1,8 @@
 import type { FormulaDocument } from '#contracts/formula'
+import type { Workshop } from '#contracts/workshop'
 import { usualKohPurity } from '../chemistry/alkali'
 
-/** What a new formula begins with. */
-export interface Beginning {
-  superfat: number
-  /** Water to lye, by mass. */
-  water: number
-  /** NaOH in the jar, as a mass fraction. */
-  naohPurity: number
-}
-const usualBeginning: Beginning = { superfat: 0.05, water: 2.2, naohPurity: 1 }
+const usualBeginning: Workshop['begin'] = { superfat: 0.05, water: 2.2, naohPurity: 1 }
 
 /**
  * A new formula: nothing in it but what this workshop begins with, or what most makers start from.
@@ -17,7 +10,7 @@ const usualBeginning: Beginning = { superfat: 0.05, water: 2.2, naohPurity: 1 }
  */
 export function blankFormula(
   name: string,
-  { superfat, water, naohPurity }: Beginning = usualBeginning,
+  { superfat, water, naohPurity }: Workshop['begin'] = usualBeginning,
 ): FormulaDocument {
   return {
     format: 'mantle.formula',

@@ -9,7 +9,8 @@ import { mean } from '../statistics/sum'
 
 /** Days over which the humidity that bars dry in is taken. */
 const dryingDays = 14
-const week = 7
+/** Days that a damp week has. */
+export const week = 7
 /** A week counts as damp from this humidity on, when the weeks before were drier by so much. */
 const dampFrom = 0.62
 const damperBy = 0.05

@@ -3,11 +3,7 @@ import type { Place } from '#contracts/workshop'
 /* Where the places of the room are drawn. */
 
 /** A place that is somewhere: per cent of the room's picture, from its left wall and its floor. */
-export interface Spot {
-  x: number
-  y: number
-  width: number
-}
+type Spot = NonNullable<Place['spot']>
 
 /** Rows of places that find room over each other. */
 const rows = 4

@@ -1,4 +1,4 @@
-import { insideKeys } from '#contracts/words'
+import { keptByField } from '#contracts/words'
 import { workshopSchema, type Workshop } from '#contracts/workshop'
 import type { Db } from './connection'
 
@@ -36,16 +36,15 @@ export function saveWorkshop(db: Db, workshop: Workshop): void {
 }
 
 type Plain = Record<string, unknown>
-const inside: ReadonlySet<string> = new Set(insideKeys)
 const isPlain = (value: unknown): value is Plain =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** The fields a change touches, as places and their new values: `rack.places`, `units`. */
-const placesIn = (changes: Plain): [place: string, value: unknown][] =>
-  Object.entries(changes).flatMap(([key, value]): [string, unknown][] =>
-    inside.has(key) && isPlain(value)
-      ? Object.entries(value).map(([field, set]) => [`${key}.${field}`, set])
-      : [[key, value]],
+/** The fields a change touches: `rack.places`, `units`. */
+const placesIn = (changes: Plain): string[] =>
+  Object.entries(changes).flatMap(([key, value]) =>
+    keptByField.has(key) && isPlain(value)
+      ? Object.keys(value).map((field) => `${key}.${field}`)
+      : [key],
   )
 const at = (workshop: Plain, place: string): unknown =>
   place.split('.').reduce<unknown>((value, key) => (value as Plain | undefined)?.[key], workshop)
@@ -54,7 +53,8 @@ const at = (workshop: Plain, place: string): unknown =>
 export function patched(workshop: Workshop, changes: Plain): Plain {
   const next: Plain = { ...workshop }
   for (const [key, value] of Object.entries(changes))
-    next[key] = inside.has(key) && isPlain(value) ? { ...(next[key] as Plain), ...value } : value
+    next[key] =
+      keptByField.has(key) && isPlain(value) ? { ...(next[key] as Plain), ...value } : value
   return next
 }
 
@@ -75,20 +75,17 @@ export function patchWorkshop(
       const row = rowOf(db)
       const before = getWorkshop(db)
       const changedAt = (row ? JSON.parse(row.changed) : {}) as Record<string, number>
-      const places = placesIn(changes)
-      const same = (place: string, value: unknown) =>
-        JSON.stringify(at(before, place)) === JSON.stringify(value)
-      const stale = places
-        .filter(([place, value]) => (changedAt[place] ?? 0) > revision && !same(place, value))
-        .map(([place]) => place)
-      if (stale.length) return stale
       const next = judge(patched(before, changes))
+      // As judged: what is left out is what it is by default, and no change.
+      const places = placesIn(changes).filter(
+        (place) => JSON.stringify(at(before, place)) !== JSON.stringify(at(next, place)),
+      )
+      const stale = places.filter((place) => (changedAt[place] ?? 0) > revision)
+      if (stale.length) return stale
       const now = (row?.revision ?? 0) + 1
       const changed = {
         ...changedAt,
-        ...Object.fromEntries(
-          places.filter(([place, value]) => !same(place, value)).map(([place]) => [place, now]),
-        ),
+        ...Object.fromEntries(places.map((place) => [place, now])),
       }
       db.prepare(
         `INSERT INTO workshop (id, settings, revision, changed) VALUES (1, ?, ?, ?)

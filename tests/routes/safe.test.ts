@@ -75,7 +75,7 @@ describe('what is told twice', () => {
 })
 
 describe('settings', () => {
-  const plank = (name: string) => ({ id: v7(), name, kind: 'plank', bars: 24, spot: null })
+  const plank = (name: string) => ({ id: v7(), name, kind: 'plank', bars: 24 })
 
   it('are patched: what two windows change apart goes together, what both change is asked', async () => {
     const { body: base } = await patchShop<WorkshopNow>(server.url, { name: 'Shed' })

@@ -18,10 +18,8 @@ const query = ref('')
 const all = shallowRef(substitutesFor(document.value, line, library.value))
 const shown = computed(() => {
   const [now, ...others] = all.value
-  const words = plainName(query.value).split(' ').filter(Boolean)
-  const found = others.filter(({ fat }) =>
-    words.every((word) => plainName(`${fat.name} ${fat.aliases.join(' ')}`).includes(word)),
-  )
+  const has = hasWords(query.value, plainName)
+  const found = others.filter(({ fat }) => has(`${fat.name} ${fat.aliases.join(' ')}`))
   return now ? [now, ...found.slice(0, 12)] : []
 })
 const priceOf = (id: string) => {

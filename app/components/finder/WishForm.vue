@@ -23,11 +23,9 @@ const fats = computed(() =>
 /** Chosen ones lead, as they were when the list was last made: ticking one does not make it jump away. */
 const leading = ref(new Set(Object.keys(draft.value.choices)))
 const shown = computed(() => {
-  const words = plainName(query.value).split(' ').filter(Boolean)
+  const has = hasWords(query.value, plainName)
   return fats.value
-    .filter(({ name, aliases }) =>
-      words.every((word) => plainName(`${name} ${aliases.join(' ')}`).includes(word)),
-    )
+    .filter(({ name, aliases }) => has(`${name} ${aliases.join(' ')}`))
     .sort((a, b) => Number(leading.value.has(b.id)) - Number(leading.value.has(a.id)))
 })
 const count = computed(() => Object.keys(draft.value.choices).length)

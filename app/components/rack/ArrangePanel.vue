@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { fixtureKinds } from '#contracts/words'
 import { fixtureNames, type RoomPlan } from '~/composables/useRoomPlan'
 
 /** What is chosen in the room: its name, its room for bars, where it is; and what can be added. */
@@ -109,7 +110,7 @@ const extents = computed(() => {
             a place for bars
           </button>
         </li>
-        <li v-for="kind in plan.fixtureKinds" :key="kind">
+        <li v-for="kind in fixtureKinds" :key="kind">
           <button type="button" class="link min-h-8" @click="plan.addFixture(kind)">
             {{ fixtureNames[kind] }}
           </button>

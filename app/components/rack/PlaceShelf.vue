@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { OnRack } from '~/composables/useRack'
 import type { Placed } from '#core/rack/places'
+import { sumOf } from '#core/statistics/sum'
 import { VueDraggable } from 'vue-draggable-plus'
 
 /** A plank or tray with the bars that stand on it, drawn as wide as it is; bars are dragged from one to another. */
@@ -23,23 +24,23 @@ const { shelf, width, known, pressed, dragged } = defineProps<{
   /** Those that are chosen or ticked. */
   pressed: ReadonlySet<string>
   /** Bars in the hand, and where they come from. */
-  dragged: { bars: number; from: string | null } | null
+  dragged: { item: Placed; from: string | null } | null
 }>()
 const { say } = storeToRefs(useWorkshop())
 const items = defineModel<Placed[]>('items', { required: true })
 const emit = defineEmits<{ press: [id: string]; start: [index: number | undefined]; drop: [] }>()
 
-const left = computed(
-  () => shelf.room - shelf.bars - (dragged && dragged.from !== shelf.id ? dragged.bars : 0),
-)
-const over = computed(() => dragged !== null && shelf.id !== null && dragged.from !== shelf.id)
+/** Bars in the hand that come from elsewhere. */
+const coming = computed(() => (dragged && dragged.from !== shelf.id ? dragged.item.bars : 0))
+const left = computed(() => shelf.room - shelf.bars - coming.value)
+const over = computed(() => shelf.id !== null && coming.value > 0)
 /** What the plank says of its room: of what is in the hand while there is something. */
 const says = computed(() => {
   if (!shelf.id) return `${shelf.bars} bars`
   if (over.value)
     return left.value < 0
       ? `${-left.value} too many`
-      : `${dragged!.bars} fit, ${left.value} left free`
+      : `${coming.value} fit, ${left.value} left free`
   return `${shelf.bars} of ${shelf.room}${left.value < 0 ? ', too full' : ''}`
 })
 /** Bars of a size at which all of them find room on the plank. */
@@ -47,10 +48,11 @@ const gap = 2
 const columnsOf = ({ batch, bars }: Placed) =>
   batch.facts.cutOn ? Math.ceil(Math.min(24, bars) / 2) : 8
 const barWidth = computed(() => {
-  const columns = items.value.reduce((sum, one) => sum + columnsOf(one), 0)
+  const columns = sumOf(items.value, columnsOf)
   const free = width - 16 - 14 * items.value.length
   return Math.max(2.5, Math.min(9, free / Math.max(1, columns) - gap))
 })
+const tagOf = ({ batch }: Placed) => known.get(batch.id)?.tag
 const itemWidth = (one: Placed) => Math.max(28, columnsOf(one) * (barWidth.value + gap))
 </script>
 
@@ -93,15 +95,15 @@ const itemWidth = (one: Placed) => Math.max(28, columnsOf(one) * (barWidth.value
           class="flex max-w-full flex-col items-start text-left"
           :class="known.has(item.batch.id) ? '' : 'opacity-35'"
           :aria-pressed="pressed.has(item.batch.id)"
-          :aria-label="`${item.batch.name} ${item.batch.number}, ${item.bars} bars on ${shelf.name}${known.get(item.batch.id)?.tag ? `, ${known.get(item.batch.id)!.tag!.says}` : ''}`"
+          :aria-label="`${item.batch.name} ${item.batch.number}, ${item.bars} bars on ${shelf.name}${tagOf(item) ? `, ${tagOf(item)!.says}` : ''}`"
           :data-batch="item.batch.id"
           @click="emit('press', item.batch.id)"
         >
           <b
-            v-if="known.get(item.batch.id)?.tag"
+            v-if="tagOf(item)"
             class="tag mb-1 max-w-full !px-1.5 !leading-4 !whitespace-normal"
-            :class="known.get(item.batch.id)!.tag!.bad ? 'bg-warn' : 'bg-slate'"
-            >{{ known.get(item.batch.id)!.tag!.says }}</b
+            :class="tagOf(item)!.bad ? 'bg-warn' : 'bg-slate'"
+            >{{ tagOf(item)!.says }}</b
           >
           <span
             class="mb-[9px] block"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { OnRack } from '~/composables/useRack'
-import { laterBy } from '#core/rack/room'
+import { laterBy, week } from '#core/rack/room'
 import { roundTo } from '#core/statistics/roundTo'
 
 /** The air of the drying room: what it is now, how it went, and which bars a damp week keeps. */
@@ -104,9 +104,7 @@ const option = computed(() => {
         markArea: damp.value && {
           silent: true,
           itemStyle: { color: 'rgba(91, 147, 181, 0.22)' },
-          data: [
-            [{ xAxis: names.length - Math.min(7, names.length) }, { xAxis: names.length - 1 }],
-          ],
+          data: [[{ xAxis: Math.max(0, names.length - week) }, { xAxis: names.length - 1 }]],
         },
       },
       drawn('#182022', 1, warm, `warmth, °${say.value.degrees}`),

@@ -35,9 +35,10 @@ const least = 64
 const isPicture = computed(() => props.width >= 600 && props.plan.places.value.length <= mostDrawn)
 const height = computed(() => Math.max(480, props.width * 0.67))
 
+const spotOf = (id: string | null) => props.plan.places.value.find((one) => one.id === id)?.spot
 /** px of a place's plank. */
 const widthOf = (id: string | null) => {
-  const spot = isPicture.value && props.plan.places.value.find((one) => one.id === id)?.spot
+  const spot = isPicture.value && spotOf(id)
   return ((spot ? spot.width : 100) / 100) * props.width
 }
 
@@ -64,11 +65,9 @@ function fill() {
 watch(() => [props.all, props.plan.places.value, props.width, today.value], fill, {
   immediate: true,
 })
-const spots = computed(() => new Map(props.plan.places.value.map((one) => [one.id, one])))
-const spotOf = (shelf: Shelf) => (shelf.id ? spots.value.get(shelf.id)?.spot : undefined)
 const hung = computed(() => props.plan.places.value.filter(({ kind }) => kind === 'hung'))
-const drawn = computed(() => shelves.value.filter((shelf) => spotOf(shelf)))
-const loose = computed(() => shelves.value.filter((shelf) => !spotOf(shelf)))
+const drawn = computed(() => shelves.value.filter((shelf) => spotOf(shelf.id)))
+const loose = computed(() => shelves.value.filter((shelf) => !spotOf(shelf.id)))
 
 async function put({ batch, bars }: Placed, from: string | null, to: Shelf) {
   if (to.id === null || from === to.id) return fill()
@@ -81,10 +80,10 @@ async function put({ batch, bars }: Placed, from: string | null, to: Shelf) {
   if (!kept) fill()
 }
 /** What is dragged, since the list it came to knows only its place in it. */
-const dragged = shallowRef<{ item: Placed; bars: number; from: string | null } | null>(null)
+const dragged = shallowRef<{ item: Placed; from: string | null } | null>(null)
 function began(shelf: Shelf, index: number | undefined) {
   const item = shelf.items[index ?? -1]
-  dragged.value = item ? { item, bars: item.bars, from: shelf.id } : null
+  dragged.value = item ? { item, from: shelf.id } : null
 }
 function dropped(to: Shelf) {
   const { value } = dragged
@@ -97,6 +96,17 @@ const pressed = computed<ReadonlySet<string>>(() =>
   props.ticking ? props.ticks : new Set(props.chosen ? [props.chosen] : []),
 )
 const press = (id: string) => (props.ticking ? emit('tick', id) : emit('choose', id))
+/** What a plank is given and heard of, in the picture and below it. */
+const boundTo = (shelf: Shelf) => ({
+  shelf,
+  width: widthOf(shelf.id),
+  known: known.value,
+  pressed: pressed.value,
+  dragged: dragged.value,
+  onPress: press,
+  onStart: (index: number | undefined) => began(shelf, index),
+  onDrop: () => dropped(shelf),
+})
 </script>
 
 <template>
@@ -152,18 +162,11 @@ const press = (id: string) => (props.ticking ? emit('tick', id) : emit('choose',
         v-model:items="shelf.items"
         class="absolute"
         :style="{
-          left: `${spotOf(shelf)!.x}%`,
-          width: `${spotOf(shelf)!.width}%`,
-          bottom: `calc(${spotOf(shelf)!.y}% - 41px)`,
+          left: `${spotOf(shelf.id)!.x}%`,
+          width: `${spotOf(shelf.id)!.width}%`,
+          bottom: `calc(${spotOf(shelf.id)!.y}% - 41px)`,
         }"
-        :shelf="shelf"
-        :width="widthOf(shelf.id)"
-        :known="known"
-        :pressed="pressed"
-        :dragged="dragged"
-        @press="press"
-        @start="began(shelf, $event)"
-        @drop="dropped(shelf)"
+        v-bind="boundTo(shelf)"
       />
       <RoomArrange v-if="arranging" :plan="plan" :width="width" :height="height" />
     </div>
@@ -172,14 +175,7 @@ const press = (id: string) => (props.ticking ? emit('tick', id) : emit('choose',
       :key="shelf.id ?? 'nowhere'"
       v-model:items="shelf.items"
       class="mt-3"
-      :shelf="shelf"
-      :width="width"
-      :known="known"
-      :pressed="pressed"
-      :dragged="dragged"
-      @press="press"
-      @start="began(shelf, $event)"
-      @drop="dropped(shelf)"
+      v-bind="boundTo(shelf)"
     />
   </div>
 </template>
