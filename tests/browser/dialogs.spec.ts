@@ -32,7 +32,7 @@ test('weights that are typed outlive a click outside, Escape and a reload', asyn
   await bar(3).fill('118.6')
   await page.keyboard.press('Escape')
   await asks.getByRole('button', { name: 'Keep 3 weights' }).click()
-  await expect(dialog(page)).toBeHidden()
+  await expect(dialog(page)).toHaveCount(0)
   await expect(page.getByText('Hostel Bar 30 is weighed.')).toBeVisible()
   expect(await focused(page)).not.toBe('BODY')
   // Kept is kept: the next round begins empty.
@@ -52,7 +52,7 @@ test('what is thrown away is thrown away by a word, and what holds at once is no
   await shut(page).click()
   await expect(dialog(page)).toContainText('1 field is not kept.')
   await dialog(page).getByRole('button', { name: 'Throw away' }).click()
-  await expect(dialog(page)).toBeHidden()
+  await expect(dialog(page)).toHaveCount(0)
   await expect(opener).toBeFocused()
   await opener.press('Enter')
   await expect(dialog(page).getByRole('textbox', { name: 'Name' })).not.toHaveValue(
@@ -75,7 +75,7 @@ test('focus goes back to what opened a dialog, and to a neighbour of what was de
     await opener.press('Enter')
     await expect(shut(page)).toBeVisible()
     await page.keyboard.press('Escape')
-    await expect(dialog(page)).toBeHidden()
+    await expect(dialog(page)).toHaveCount(0)
     await expect(opener).toBeFocused()
   }
   const more = page.getByRole('button', { name: 'More for Lard' })
@@ -83,7 +83,7 @@ test('focus goes back to what opened a dialog, and to a neighbour of what was de
   await page.getByRole('menuitem', { name: 'Swap this fat for…' }).press('Enter')
   await expect(shut(page)).toBeVisible()
   await page.keyboard.press('Escape')
-  await expect(dialog(page)).toBeHidden()
+  await expect(dialog(page)).toHaveCount(0)
   await expect(more).toBeFocused()
 
   await page.goto('/rack')

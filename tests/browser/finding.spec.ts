@@ -31,7 +31,7 @@ test('verbs: weigh a batch, make a formula, print, and why not', async ({ page }
   const dialog = page.getByRole('dialog')
   await expect(dialog.getByLabel('Hostel Bar 30, bar 1')).toBeVisible()
   await page.keyboard.press('Escape')
-  await expect(dialog).toBeHidden()
+  await expect(dialog).toHaveCount(0)
 
   // Tab goes through what can be done with it.
   await type(page, 'hostel bar 30')

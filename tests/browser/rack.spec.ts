@@ -140,7 +140,7 @@ test('a round at the scale: Enter goes on, an odd weight is asked about, all of 
   await bar(2).fill('122.4')
   await bar(3).fill('118.6')
   await dialog.getByRole('button', { name: 'Keep 3 weights' }).click()
-  await expect(dialog).toBeHidden()
+  await expect(dialog).toHaveCount(0)
   await plank(page, 'Drying', /^Hostel Bar 30/).click()
   await expect(panel(page).getByText('120.0 g')).toBeVisible()
   await page.getByRole('button', { name: /^Turn all due/ }).click()
@@ -167,7 +167,7 @@ test('by keyboard alone: three bars in few keys, a strip in fewer, a formula fro
   await press('Enter')
   await page.keyboard.type('122.9')
   await press('Control+Enter')
-  await expect(dialog).toBeHidden()
+  await expect(dialog).toHaveCount(0)
   await expect(page.getByText('Plain Tallow 34 is weighed.')).toBeVisible()
   expect(keys).toBeLessThanOrEqual(12)
 
@@ -176,7 +176,7 @@ test('by keyboard alone: three bars in few keys, a strip in fewer, a formula fro
   await expect(dialog.getByLabel(/^Strip of/).first()).toBeFocused()
   await page.keyboard.type('9')
   await press('Enter')
-  await expect(dialog).toBeHidden()
+  await expect(dialog).toHaveCount(0)
   await expect(page.getByText(/: strip 9\./)).toBeVisible()
   expect(keys).toBeLessThanOrEqual(4)
 

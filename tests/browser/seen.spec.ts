@@ -119,7 +119,7 @@ test('on a phone bars are weighed one a screen; an odd weight waits for an answe
   await page.keyboard.press('Enter')
   await expect(dialog.getByText(/^3 of \d+$/)).toBeVisible()
   await page.keyboard.press('Control+Enter')
-  await expect(dialog).toBeHidden()
+  await expect(dialog).toHaveCount(0)
   await expect(page.getByText(/is weighed\.$/)).toBeVisible()
 })
 
