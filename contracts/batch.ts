@@ -170,6 +170,19 @@ export type Batch = BatchSummary & {
   events: ToldBatchEvent[]
 }
 
+/** A batch by one figure of it, and when it showed a trouble; null for days that never were. */
+export interface AlongBatch {
+  id: string
+  number: number
+  name: string
+  thumbnail: Thumbnail
+  /** In grams, fractions, °C or days, as the figure goes. */
+  value: number
+  pouredOn: string
+  leftOn: string | null
+  seenOn: string | null
+}
+
 /** What the third weigh-in of a batch foretold, and when it was dry. */
 export interface PastPrediction {
   id: string

@@ -253,12 +253,12 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     about,
     photos,
   }),
-  /** Something wrong with the bars: 1 hardly seen, 2 plain, 3 bad. */
+  /** Something wrong with the bars: 1 hardly seen, 2 plain, 3 bad; 0 when it went away. */
   z.strictObject({
     ...base,
     kind: z.literal('trouble'),
     trouble: z.enum(troubles),
-    how: z.number().int().min(1).max(3),
+    how: z.number().int().min(0).max(3),
     note,
     photos,
   }),

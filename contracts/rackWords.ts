@@ -72,3 +72,18 @@ export const troubles = [
   'oil-on-top',
 ] as const
 export type Trouble = (typeof troubles)[number]
+
+/** What of a batch a cause is followed along, through all batches. */
+export const causeFigures = [
+  'spoiling-fat',
+  'superfat',
+  'water',
+  'mixed-at',
+  'vessels-apart',
+  'citric',
+  'colour',
+  'scent',
+  'cut-after',
+  'gelled',
+] as const
+export type CauseFigure = (typeof causeFigures)[number]

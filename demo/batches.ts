@@ -110,7 +110,10 @@ export const demoBatches: DemoBatch[] = [
     ],
     left: gone(190),
   }),
-  usual('Market Rose', 262, 16, { left: gone(168) }),
+  usual('Market Rose', 262, 16, {
+    troubles: [[10, 'ash', 1]],
+    left: gone(168),
+  }),
   usual('Quiet Olive', 249, 17, {
     felt: [[120, { quickFoam: 2, lastingFoam: 3, skinAfter: 5, keepsShape: 2 }]],
     lessons: [[230, 'Cut all-olive at 18 hours, not 22.', 'cover']],
@@ -134,7 +137,11 @@ export const demoBatches: DemoBatch[] = [
     notes: [[209, 'Went orange at the rim: oils were still 41 °C. Wait for 35.']],
   }),
   usual('Plain Tallow', 196, 23, { left: gone(101) }),
-  usual('Lighthouse Coconut', 181, 9, { cut: 181, left: gone(96) }),
+  usual('Lighthouse Coconut', 181, 9, {
+    cut: 181,
+    troubles: [[6, 'ash', 2, 'White tops again, as always without gel.']],
+    left: gone(96),
+  }),
   usual('Boatyard Scrub', 163, 21, { left: gone(84) }),
   usual('Hostel Bar', 148, 24, {
     felt: [[45, { quickFoam: 4, lastingFoam: 5, skinAfter: 4, keepsShape: 4 }]],

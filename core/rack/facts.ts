@@ -276,10 +276,13 @@ export function factsOf(
   })
 }
 
+/** Troubles that stand, the worst of each since it last went away. */
 function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {
   const worst = new Map<Trouble, number>()
   for (const event of events)
-    if (event.kind === 'trouble')
-      worst.set(event.trouble, Math.max(worst.get(event.trouble) ?? 0, event.how))
+    if (event.kind === 'trouble') {
+      if (event.how === 0) worst.delete(event.trouble)
+      else worst.set(event.trouble, Math.max(worst.get(event.trouble) ?? 0, event.how))
+    }
   return [...worst].map(([trouble, how]) => ({ trouble, how }))
 }

@@ -8,6 +8,7 @@ import {
   mixAt,
   rateTo,
   shareOf,
+  tints,
   undispersed,
   waterTo,
   type Suspect,
@@ -44,6 +45,7 @@ const hotMix: Suspect = (about) =>
     ? {
         says: 'It was mixed hot.',
         evidence: `Lye and oils met at ${about.say.temperature(about.mixC)}.`,
+        along: { figure: 'mixed-at', worse: 'more' },
         weight: 'likely',
         ...mixAt(about, 36),
       }
@@ -53,6 +55,7 @@ const littleWater: Suspect = (about) =>
     ? {
         says: 'Little water: it runs hotter, and is brittle early.',
         evidence: `Water ${about.say.ratio(about.made.ratio)}.`,
+        along: { figure: 'water', worse: 'less' },
         weight: 'possible',
         ...waterTo(about, 2),
       }
@@ -83,6 +86,7 @@ const fatty: Suspect = (about) =>
     ? {
         says: 'Much free fat.',
         evidence: `${about.say.percent(about.made.superfat)} superfat ${about.weighed ? 'by the weights' : 'by the formula'}.`,
+        along: { figure: 'superfat', worse: 'more' },
         weight: 'likely',
         ...lowerSuperfat(about, 0.05),
       }
@@ -92,6 +96,7 @@ const wet: Suspect = (about) =>
     ? {
         says: 'Much water still to lose.',
         evidence: `Water ${about.say.ratio(about.made.ratio)}, day ${about.age}.`,
+        along: { figure: 'water', worse: 'more' },
         weight: about.age < 42 ? 'likely' : 'possible',
         ...waterTo(about, 2),
       }
@@ -112,6 +117,7 @@ const citrateSoftens: Suspect = (about) => {
     ? {
         says: 'Citric acid slows setting.',
         evidence: `Citric acid at ${about.say.percent(share)} of the oils, day ${about.age}.`,
+        along: { figure: 'citric', worse: 'more' },
         weight: about.age < 14 ? 'likely' : 'possible',
       }
     : null
@@ -146,6 +152,7 @@ const cutLate: Suspect = (about) => {
   return {
     says: 'It was cut too late and had gone hard.',
     evidence: `Cut on day ${about.cutAfter}; firm at cut is estimated at ${about.say.number(firmAtCut)}.`,
+    along: { figure: 'cut-after', worse: 'more' },
     weight: about.cutAfter >= 2 || firmAtCut > 70 ? 'likely' : 'possible',
   }
 }
@@ -162,6 +169,7 @@ const leanBar: Suspect = ({ made, say }) =>
     ? {
         says: 'Hardly any free fat: brittle, and near to lye-heavy. Test it.',
         evidence: `${say.percent(made.superfat)} superfat.`,
+        along: { figure: 'superfat', worse: 'less' },
         weight: 'likely',
         next: { label: 'Superfat 4 %', patch: [{ path: ['superfat'], value: 0.04 }] },
       }
@@ -173,6 +181,7 @@ const setEarly: Suspect = (about) => {
     ? {
         says: 'False trace: hard fat set, was taken for trace, and let go of the lye later.',
         evidence: `Lye and oils met at ${about.say.temperature(about.mixC)}; this blend begins to set at about ${about.say.temperature(sets)}.`,
+        along: { figure: 'mixed-at', worse: 'less' },
         weight: 'likely',
         ...mixAt(about, Math.min(48, Math.round(sets + 6))),
       }
@@ -184,6 +193,7 @@ const apart: Suspect = (about) => {
   return {
     says: 'One vessel was much colder than the other.',
     evidence: `Lye at ${about.say.temperature(lyeC)}, oils at ${about.say.temperature(oilsC)}.`,
+    along: { figure: 'vessels-apart', worse: 'more' },
     weight: 'likely',
     ...mixAt(about, Math.round(Math.max(lyeC, oilsC))),
   }
@@ -204,14 +214,13 @@ const weightsWrong: Suspect = ({ made, weighed, say }) => ({
   weight: made.superfat < 0 || made.superfat > 0.15 ? 'likely' : 'possible',
 })
 
-const tints = (about: Parameters<Suspect>[0]) => (id: string) =>
-  about.library.additives.get(id)?.group === 'colour'
 const muchColour: Suspect = (about) => {
   const share = shareOf(about, tints(about))
   return share > 0.006
     ? {
         says: 'More colour than the soap can hold.',
         evidence: `Colour at ${about.say.percent(share)} of the oils; a level teaspoon in 500 g is about 0.6 %.`,
+        along: { figure: 'colour', worse: 'more' },
         weight: share > 0.012 ? 'likely' : 'possible',
         ...rateTo(about, tints(about), 0.005),
       }
@@ -235,6 +244,7 @@ const littleScent: Suspect = (about) => {
     ? {
         says: 'Little scent to begin with.',
         evidence: share > 0 ? `${say.percent(share)} of the oils.` : 'No scent went in.',
+        along: { figure: 'scent', worse: 'less' },
         weight: 'likely',
       }
     : null

@@ -1,6 +1,6 @@
 import type { BatchEvent, Made } from '#contracts/batch'
 import type { AtBench } from '#contracts/batchEvents'
-import type { Gel } from '#contracts/rackWords'
+import type { CauseFigure, Gel } from '#contracts/rackWords'
 import type { Frozen, PatchStep } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
 import { mixingC } from '../batter/workingTime'
@@ -8,6 +8,7 @@ import { frozenLibrary } from '../formula/frozen'
 import type { Library } from '../materials/library'
 import { daysBetween, type Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
+import { madeOf } from '../rack/facts'
 import { standingEvents } from '../rack/standing'
 import { madeAsPlanned } from '../rack/wrong'
 import { sumOf } from '../statistics/sum'
@@ -40,6 +41,8 @@ export interface Cause {
   /** What the record says for it. */
   evidence: string
   weight: 'likely' | 'possible'
+  /** What of the batch speaks for it, and which way; it can be followed through all batches. */
+  along?: { figure: CauseFigure; worse: 'more' | 'less' }
   /** What to change in the next version. */
   next?: { label: string; patch: PatchStep[] }
 }
@@ -61,12 +64,13 @@ export function caseOf(
   const cut = events.findLast((event) => event.kind === 'cut')
   const { document, result } = batch.frozen
   const bench = poured?.bench ?? null
+  const weighed = madeOf(batch.frozen, events)
   return {
     document,
     result,
     library: frozenLibrary(batch.frozen),
-    made: poured?.made ?? madeAsPlanned(batch.frozen),
-    weighed: poured?.made !== undefined,
+    made: weighed ?? madeAsPlanned(batch.frozen),
+    weighed: weighed !== undefined,
     bench,
     mixC: mixingC(
       {
@@ -105,6 +109,15 @@ export const citricIn =
   ({ library }: Pick<Case, 'library'>) =>
   (id: string): boolean =>
     isCitric(library.additives.get(id)?.acid)
+
+/**
+ * Whether an additive of the batch is a colour.
+ * @example tints({ library: shipped })('titanium-dioxide') // true
+ */
+export const tints =
+  ({ library }: Pick<Case, 'library'>) =>
+  (id: string): boolean =>
+    library.additives.get(id)?.group === 'colour'
 
 /**
  * The name of something that wants dispersing and goes in without; null when there is none.

@@ -12,19 +12,23 @@ import {
   type Suspect,
   citricIn,
 } from './case'
+import { figureKinds } from './figures'
 
 /* Troubles that show on the outside of a bar. Each rule looks for one cause in the record of the batch. */
 
+/** g in 100 g of the dry bar from which free fat that spoils is suspected, and from which it is likely. By judgement. */
+const spoilingFat = { possible: 0.3, likely: 0.7 }
 const freeFat: Suspect = (about) => {
   const { result, made, say } = about
   const { linoleic = 0, linolenic = 0 } = result.fattyAcids
-  const quick = linoleic + linolenic
-  if (quick < 0.1 || made.superfat < 0.03) return null
+  const free = figureKinds['spoiling-fat'].of(about) ?? 0
+  if (free < spoilingFat.possible) return null
   return {
     says: 'Free fat that goes rancid early.',
-    evidence: `${say.percent(quick, 0)} linoleic and linolenic acid at ${say.percent(made.superfat)} superfat ${about.weighed ? 'by the weights' : 'by the formula'}.`,
-    weight: quick * made.superfat > 0.009 ? 'likely' : 'possible',
-    ...lowerSuperfat(about, 0.05),
+    evidence: `${say.percent(linoleic + linolenic, 0)} linoleic and linolenic acid at ${say.percent(made.superfat)} superfat ${about.weighed ? 'by the weights' : 'by the formula'}.`,
+    along: { figure: 'spoiling-fat', worse: 'more' },
+    weight: free > spoilingFat.likely ? 'likely' : 'possible',
+    ...lowerSuperfat(about, made.superfat > 0.05 ? 0.05 : 0.04),
   }
 }
 const nothingKeeps: Suspect = (about) => {
@@ -33,6 +37,7 @@ const nothingKeeps: Suspect = (about) => {
   return {
     says: 'Traces of metal from water or pots, with nothing to bind them.',
     evidence: 'No citric acid, chelator or antioxidant in the formula.',
+    along: { figure: 'citric', worse: 'less' },
     weight: 'possible',
     next: {
       label: 'Citric acid, 1 % of the oils',
@@ -93,6 +98,7 @@ const noGel: Suspect = (about) => {
   return {
     says: 'It did not gel: lye at the surface stays open to the air for longer.',
     evidence: about.gel === null ? 'Gel was to be prevented.' : `Gel: ${about.gel}.`,
+    along: { figure: 'gelled', worse: 'less' },
     weight: about.gel === 'none' ? 'likely' : 'possible',
     ...(hasMilk(about) ? {} : gelTo('force')),
   }
@@ -102,6 +108,7 @@ const muchWater: Suspect = (about) =>
     ? {
         says: 'Much water carries lye to the surface as it dries.',
         evidence: `Water ${about.say.ratio(about.made.ratio)}.`,
+        along: { figure: 'water', worse: 'more' },
         weight: about.made.ratio >= 2.7 ? 'likely' : 'possible',
         ...waterTo(about, 2),
       }
@@ -119,6 +126,7 @@ const coolMix: Suspect = (about) =>
     ? {
         says: 'It was mixed cool: it saponified slowly, with lye free at the top meanwhile.',
         evidence: `Lye and oils met at ${about.say.temperature(about.mixC)}.`,
+        along: { figure: 'mixed-at', worse: 'less' },
         weight: 'possible',
         ...mixAt(about, 38),
       }
@@ -130,6 +138,7 @@ const citrate: Suspect = (about) => {
     ? {
         says: 'Sodium citrate blooms where there is too much of it.',
         evidence: `Citric acid at ${about.say.percent(share)} of the oils; over 2 % crystals are to be expected.`,
+        along: { figure: 'citric', worse: 'more' },
         weight: share > 0.02 ? 'likely' : 'possible',
         ...rateTo(about, citricIn(about), 0.01),
       }

@@ -1,5 +1,6 @@
 import {
   batchEventSchema,
+  type AlongBatch,
   type Batch,
   type BatchEvent,
   type BatchFacts,
@@ -10,14 +11,18 @@ import {
   type ToldBatchEvent,
 } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
+import type { CauseFigure, Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
 import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/frozen'
 import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { lessonsOf } from '#core/rack/lessons'
-import { standingOf } from '#core/rack/standing'
+import { standingEvents, standingOf } from '#core/rack/standing'
+import { caseOf } from '#core/troubles/case'
+import { figureKinds } from '#core/troubles/figures'
 import { daysBetween } from '#core/units/days'
+import { formatter } from '#core/units/formatter'
 import type { Db } from './connection'
 import { v7 } from 'uuid'
 import { dryingRoom } from './room'
@@ -403,3 +408,29 @@ export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>
       const { pouredOn, forecast, drying } = JSON.parse(facts) as BatchFacts
       return { ...batch, pouredOn: pouredOn!, forecast: forecast!, dryOn: drying!.dryOn }
     })
+
+/** Every poured batch whose figure is known, with when it showed a trouble, the newest first. */
+export const alongFigure = (db: Db, figure: CauseFigure, trouble: Trouble): AlongBatch[] =>
+  db
+    .prepare<[], Row & { frozen: string }>(
+      `SELECT ${columns}, frozen FROM ${joined}
+       WHERE json_extract(facts, '$.pouredOn') IS NOT NULL ORDER BY number DESC`,
+    )
+    .all()
+    .flatMap((row) => {
+      const { id, number, name, thumbnail, facts } = summary(row)
+      const events = eventsOf(db, id)
+      const { pouredOn, leftOn } = facts
+      const about = caseOf({ frozen: frozenIn(row.frozen), events }, pouredOn!, 0, plain)
+      const value = figureKinds[figure].of(about)
+      const seen = standingEvents(events).flatMap((event) =>
+        event.kind === 'trouble' && event.trouble === trouble && event.how > 0 ? [event.day] : [],
+      )
+      const seenOn = seen.sort()[0] ?? null
+      return value === null
+        ? []
+        : [{ id, number, name, thumbnail, value, pouredOn: pouredOn!, leftOn, seenOn }]
+    })
+
+/** Figures are compared, not said. */
+const plain = formatter({})

@@ -205,6 +205,32 @@ test('settings: each is kept at once, the last is taken back, what cannot be sta
   await expect(page.getByRole('dialog')).toContainText('56 days')
 })
 
+test('a trouble is held beside all batches, taken for another, and goes away again', async ({
+  page,
+}) => {
+  await openBatch(page, 'Last weeks', /^Market Rose/)
+  await page.getByRole('link', { name: 'Causes, and what to do' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Ash on Market Rose 26')
+  await expect(
+    page.getByText(/^no gel here\. Of your \d+ batches with no gel, 1 had it/),
+  ).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Market Rose 26: no gel, day 9$/ })).toBeVisible()
+  await page.getByRole('button', { name: 'As a table' }).click()
+  await expect(page.getByRole('row', { name: /^Market Rose 26 no gel day 9$/ })).toBeVisible()
+
+  await page.getByRole('link', { name: 'White crystals' }).click()
+  await expect(page.getByText('not written down on this batch')).toBeVisible()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByRole('button', { name: 'It went away' })).toBeVisible()
+  await page.getByRole('button', { name: 'It went away' }).click()
+  await expect(page.getByText(/gone again, seen 23 Nov/)).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).last().click()
+  await expect(page.getByText(/plain, seen 23 Nov/)).toBeVisible()
+
+  await page.goto(page.url().replace('crystals', 'warts'))
+  await expect(page.getByText('There is no such trouble.')).toBeVisible()
+})
+
 test('a trouble has causes with evidence, and one of them becomes the next version', async ({
   page,
 }) => {
@@ -212,7 +238,8 @@ test('a trouble has causes with evidence, and one of them becomes the next versi
   await more(page, 'Trouble')
   await page.getByLabel('What is it?').selectOption('orange-spots')
   await confirm(page, 'Write it down')
-  await expect(page.getByRole('heading', { name: 'Orange spots' })).toBeVisible()
+  await page.getByRole('link', { name: 'Causes, and what to do: Orange spots' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Orange spots on Market Rose 26')
   await expect(page.getByText('No citric acid, chelator or antioxidant')).toBeVisible()
   await page.getByRole('button', { name: 'Next version: Citric acid, 1 % of the oils' }).click()
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Market Rose')
