@@ -118,6 +118,13 @@ export interface BatchFacts {
   lyeHeavy: number | null
   /** For dishes or laundry by its formula. */
   cleaning: boolean
+  /**
+   * Somebody weighed it; it is slow to finish (no gel, citric acid, a cold pot); soda or silicate is in it, so that no strip
+   * decides. Not there in facts from before they were told apart.
+   */
+  weights?: boolean
+  slow?: boolean
+  builders?: boolean
   releasedOn: string | null
   turnedOn: string | null
   weighedOn: string | null

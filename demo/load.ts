@@ -79,7 +79,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
   for (const told of demoBatches) {
     const { document } = demoFormulas.find((formula) => formula.document.name === told.formula)!
     const frozen = freeze(document, library)
-    const rule = cureRuleFor(frozen.result, library)
+    const rule = cureRuleFor(frozen.result)
     const id = idAt(back(told.planned), 9)
     const thumbnail = thumbnails.get(formulaIds.get(told.formula)!)!
     const { number } = makeBatch(

@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs'
-import { coefficientTable, regionTable } from '#core/character/table'
+import { coefficientTable, regionTable, substanceTable } from '#core/character/table'
+import { orderingsTable } from '../tests/support/orderings'
 import { refusals, refusalTable } from '../tests/support/refusals'
 import { rightsOfRoutes, rightsTable } from '../tests/support/rights'
 
@@ -21,6 +22,11 @@ const write = (file: string, tables: Record<string, string>) =>
       readFileSync(file, 'utf8'),
     ),
   )
-write('docs/science.md', { coefficients: coefficientTable(), regions: regionTable() })
+write('docs/science.md', {
+  coefficients: coefficientTable(),
+  substances: substanceTable(),
+  regions: regionTable(),
+  orderings: orderingsTable(),
+})
 write('docs/network.md', { rights: rightsTable(await rightsOfRoutes()) })
 write('docs/refusals.md', { refusals: refusalTable(refusals()) })

@@ -9,7 +9,7 @@ import { formatter } from '../units/formatter'
 import { whatWouldHelp } from '../finder/help'
 import { distance, outside, regionsFor, standing, usualRegions } from './regions'
 import { substitutesFor, withFat } from '../finder/swap'
-import { shownTrait, traitIds, traitOf, traitsOf } from './traits'
+import { blendOf, shownTrait, traitIds, traitOf, traitsOf } from './traits'
 
 const bar = (shares: Record<string, number>, superfat = 0.05, extras: string[] = []) => {
   const document = {
@@ -29,12 +29,12 @@ const bar = (shares: Record<string, number>, superfat = 0.05, extras: string[] =
 describe('the seven traits', () => {
   it('are the sum of the table: lauric 50 %, oleic 30 %, ricinoleic 20 % at 5 points of superfat', () => {
     const profile = { lauric: 0.5, oleic: 0.3, ricinoleic: 0.2 }
-    const all = traitIds.map((trait) => traitOf(trait, profile, 0.05, false))
+    const all = traitIds.map((trait) => traitOf(trait, blendOf(profile)))
     const byHand = [
       50 * 1.3 + 30 * 0.2 + 20 * 0.2 - 4,
       30 * 0.9 + 20 * 0.65 + 6 - 6,
-      50 * 1.35 + 30 * 0.12 + 20 * 0.35 - 4,
-      // ricinoleic acid counts up to 12 %
+      // ricinoleic acid counts up to 12 % in foam
+      50 * 1.35 + 30 * 0.12 + 12 * 0.35 - 4,
       50 * 0.4 + 30 * 0.3 + 12 * 2.3 - 1.5,
       50 * 0.95 + 30 * 0.15 + 20 * 0.05 - 3.5,
       50 * 0.1 + 30 * 0.15 - 20 * 0.1 - 2.5,

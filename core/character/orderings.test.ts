@@ -40,7 +40,9 @@ describe('what makers know of bars holds', () => {
     (_, { trait, fats, least }) => {
       const values = fats.map((id) => traits({ shares: { [id]: 1 } })[trait])
       values.slice(1).forEach((value, at) => {
-        expect(values[at]! - value, `${fats[at]} over ${fats[at + 1]}`).toBeGreaterThanOrEqual(least)
+        expect(values[at]! - value, `${fats[at]} over ${fats[at + 1]}`).toBeGreaterThanOrEqual(
+          least,
+        )
       })
     },
   )

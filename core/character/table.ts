@@ -1,6 +1,6 @@
 import type { FattyAcid } from '#contracts/result'
 import type { Use } from '#contracts/words'
-import { traitRules } from './coefficients'
+import { substanceLends, traitRules } from './coefficients'
 import { traitIds } from './traits'
 import { usualRegions } from './regions'
 
@@ -27,9 +27,17 @@ const rule = (count: number) => row(['---', ...new Array<string>(count - 1).fill
  * @example coefficientTable().startsWith('| per cent of | ') // true
  */
 export function coefficientTable(): string {
-  const heads = ['per cent of', ...columns.map(([heading]) => heading), 'superfat', 'constant']
+  const heads = [
+    'per cent of',
+    ...columns.map(([heading]) => heading),
+    'superfat',
+    'undissolved',
+    'less water',
+    'potash',
+    'constant',
+  ]
   const rows = traitIds.map((trait) => {
-    const { says, acids, superfat, constant, ricinoleicUpTo, keeper } = traitRules[trait]
+    const { says, acids, superfat, constant, ricinoleicUpTo, keeper, ...more } = traitRules[trait]
     return row([
       says,
       ...columns.map(([, acid]) =>
@@ -38,6 +46,9 @@ export function coefficientTable(): string {
           : acids[acid],
       ),
       superfat,
+      more.undissolved,
+      more.lessWaterOleic ? `${more.lessWater}, +${more.lessWaterOleic} by 18:1` : more.lessWater,
+      more.potash,
       keeper ? `${constant}, +${keeper} kept` : constant,
     ])
   })
@@ -55,3 +66,22 @@ export function regionTable(): string {
   )
   return [row(heads), rule(heads.length), ...rows].join('\n')
 }
+
+/**
+ * What waxes, resins and tar lend, as the documentation shows it.
+ * @example substanceTable().startsWith('| per cent of | ') // true
+ */
+export function substanceTable(): string {
+  const heads = ['per cent of', ...traitIds.map((trait) => traitRules[trait].says)]
+  const rows = substances.map(([says, lends]) =>
+    row([says, ...traitIds.map((trait) => lends[trait] ?? 0)]),
+  )
+  return [row(heads), rule(heads.length), ...rows].join('\n')
+}
+const substances = [
+  ['hard wax (beeswax, candelilla, carnauba)', substanceLends['wax-ester'].hard],
+  ['wool fat', substanceLends['wax-ester'].soft],
+  ['liquid wax (jojoba)', substanceLends['wax-ester'].liquid],
+  ['rosin', substanceLends.rosin.hard],
+  ['tar', substanceLends.rosin.soft],
+] as const

@@ -3,8 +3,6 @@ import { traitRules } from './coefficients'
 import { standing, type Region, type Regions } from './regions'
 import { shownTrait, type Traits } from './traits'
 
-const middle = ([low, high]: Region) => (low + high) / 2
-
 /**
  * Where a trait stands, said whole: "Keeping 66, below its region of 70 to 100".
  * @example sayTrait('keeping', 66, [70, 100]) // 'Keeping 66, below its region of 70 to 100'
@@ -14,36 +12,43 @@ export function sayTrait(trait: Trait, value: number, region: Region): string {
   return `${traitRules[trait].says} ${shown}, ${standing(value, region)} its region of ${Math.round(shownTrait(region[0]))} to ${Math.round(shownTrait(region[1]))}`
 }
 
+/** From which figure on foam is quick; below which it is thin, above which dense. By the figure, whatever the use wants. */
+const quickFrom = 28
+const denseness = { thin: 32, dense: 58 }
 const foamWords = {
-  quick: { below: 'Quick and thin.', inside: 'Quick and even.', above: 'Quick and dense.' },
-  slow: { below: 'Slow and thin.', inside: 'Slow and even.', above: 'Slow and dense.' },
+  quick: { thin: 'Quick and thin.', even: 'Quick and even.', dense: 'Quick and dense.' },
+  slow: { thin: 'Slow and thin.', even: 'Slow and even.', dense: 'Slow and dense.' },
 }
 /**
  * The foam of a bar in a sentence.
  * @example sayFoam(traits, body) // 'Slow and thin. Quick foam is below its region; Lasting foam is below its region.'
  */
 export function sayFoam(traits: Traits, regions: Regions): string {
-  const quick = traits.quickFoam > middle(regions.quickFoam) ? 'quick' : 'slow'
-  const foam = foamWords[quick][standing(traits.lastingFoam, regions.lastingFoam)]
-  return `${foam}${outsideWords(traits, regions, ['quickFoam', 'lastingFoam'])}`
+  const { lastingFoam } = traits
+  const quick = traits.quickFoam > quickFrom ? 'quick' : 'slow'
+  const dense =
+    lastingFoam < denseness.thin ? 'thin' : lastingFoam > denseness.dense ? 'dense' : 'even'
+  return `${foamWords[quick][dense]}${outsideWords(traits, regions, ['quickFoam', 'lastingFoam'])}`
 }
 
-/** By what it lifts, then by how gentle it is. */
+/** From which figure on a bar cleans, strips; from which on it is comfortable, very mild. By the figure, whatever the use wants. */
+const lifts = { cleans: 25, strips: 62 }
+const cares = { comfortable: 42, mild: 68 }
 const skinWords = {
-  below: {
-    below: 'Cleans little, leaves skin bare.',
-    inside: 'Cleans little, leaves it comfortable.',
-    above: 'Cleans little, very mild.',
+  little: {
+    bare: 'Cleans little, leaves skin bare.',
+    comfortable: 'Cleans little, leaves it comfortable.',
+    mild: 'Cleans little, very mild.',
   },
-  inside: {
-    below: 'Cleans well, leaves skin bare.',
-    inside: 'Cleans well, leaves it comfortable.',
-    above: 'Cleans well, very mild.',
+  well: {
+    bare: 'Cleans well, leaves skin bare.',
+    comfortable: 'Cleans well, leaves it comfortable.',
+    mild: 'Cleans well, very mild.',
   },
-  above: {
-    below: 'Strips, leaves skin bare.',
-    inside: 'Strips, leaves it comfortable.',
-    above: 'Strips, very mild.',
+  strips: {
+    bare: 'Strips, leaves skin bare.',
+    comfortable: 'Strips, yet leaves it comfortable.',
+    mild: 'Strips, yet is mild.',
   },
 }
 /**
@@ -51,8 +56,10 @@ const skinWords = {
  * @example saySkin(traits, body) // 'Cleans little, very mild. Grease lift is below its region; Gentleness is above its region.'
  */
 export function saySkin(traits: Traits, regions: Regions): string {
-  const lift = standing(traits.greaseLift, regions.greaseLift)
-  const care = standing(traits.gentleness, regions.gentleness)
+  const { greaseLift, gentleness } = traits
+  const lift = greaseLift < lifts.cleans ? 'little' : greaseLift < lifts.strips ? 'well' : 'strips'
+  const care =
+    gentleness < cares.comfortable ? 'bare' : gentleness < cares.mild ? 'comfortable' : 'mild'
   return `${skinWords[lift][care]}${outsideWords(traits, regions, ['greaseLift', 'gentleness'])}`
 }
 

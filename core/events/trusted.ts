@@ -4,9 +4,9 @@ import { notPoured, type EventKind } from './kind'
 
 /** The maker trusts the weights and does not test. */
 export const trusted: EventKind<'trusted'> = {
-  whyNot: ({ day }, { facts: { pouredOn, usable, lyeHeavy, cleaning, laundry }, limits }) =>
-    pouredOn
-      ? whyNotTrusted(pouredOn, day, usable, lyeHeavy, mostOdds(limits, cleaning || laundry))
+  whyNot: ({ day }, { facts, limits }) =>
+    facts.pouredOn
+      ? whyNotTrusted(facts.pouredOn, day, facts, mostOdds(limits, facts.cleaning || facts.laundry))
       : notPoured,
   says: () => 'Not tested: the weights are trusted',
   mark: () => ({ says: 'weights trusted', looks: 'plain' }),

@@ -11,5 +11,9 @@ export const zapped: EventKind<'zapped'> = {
   },
   says: ({ zap }) => (zap ? 'Zap test: it zapped' : 'Zap test: no zap'),
   mark: ({ zap }) => ({ says: zap ? 'zap' : 'no zap', looks: zap ? 'bad' : 'good' }),
+  offer: ({ stage }, { usable }) =>
+    stage !== 'left' && (usable.because === 'strip' || usable.because === 'zap')
+      ? { says: 'Zap test' }
+      : null,
   dialog: { title: 'Zap test', confirm: 'Keep it', cancel: 'No zap test' },
 }

@@ -1,9 +1,9 @@
-import type { FormulaResult } from '#contracts/result'
 import type { Trait } from '#contracts/words'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { distance, outside, type Regions } from '../character/regions'
-import { traitIds, traitsFrom, type Traits } from '../character/traits'
+import { usualWater } from '../character/coefficients'
+import { makeupOf, traitIds, traitsFrom, type Makeup, type Traits } from '../character/traits'
 import type { Library } from '../materials/library'
 import { programme, type Candidate, type Extra } from './model'
 import { excluded, type Wish } from './wish'
@@ -61,13 +61,14 @@ export function candidatesOf(wish: Wish, library: Library): Candidate[] {
   })
 }
 
-/** The oils of a formula with these shares, by the core's own reckoning. */
-function profileOf(fats: Found['fats'], library: Library): FormulaResult['fattyAcids'] {
+/** What a formula with these shares is to the traits, by the core's own reckoning. */
+function makeupOfShares(fats: Found['fats'], { superfat, keeper }: Wish, library: Library): Makeup {
   const document = {
     ...blankFormula('Found'),
     fats: fats.map((line) => ({ ...line, moment: 'pot' as const, inLye: true })),
   }
-  return computeFormula(document, library).fattyAcids
+  const makeup = makeupOf(computeFormula(document, library), library)
+  return { ...makeup, superfat, keeper, water: usualWater, kohShare: 0 }
 }
 
 /** Shares to the tenth of a per cent that still sum to 1: the largest takes what rounding leaves. */
@@ -86,8 +87,7 @@ function read(solution: Solution, candidates: Candidate[], wish: Wish, library: 
   const fats = tidied(
     candidates.map(({ id }, index) => ({ id, share: (solution.values[`x${index}`] ?? 0) / 100 })),
   )
-  const profile = profileOf(fats, library)
-  const traits = traitsFrom(profile, wish.superfat, wish.keeper)
+  const traits = traitsFrom(makeupOfShares(fats, wish, library))
   const prices = fats.map(({ id, share }) => {
     const { price } = candidates.find((line) => line.id === id)!
     return price === null ? null : price * share

@@ -1,5 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
-import type { FattyAcid, FormulaResult, PatchStep } from '#contracts/result'
+import type { FormulaResult, PatchStep } from '#contracts/result'
 import type { Trait } from '#contracts/words'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import { computeFormula } from '../formula/compute'
@@ -7,10 +7,19 @@ import { nameOfFat } from '../formula/names'
 import { inSentence } from '../units/language'
 import { applyPatch } from '../formula/patch'
 import { remarksOn } from '../remarks'
+import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
 import type { Formatter } from '../units/formatter'
 import { distance, outside, type Regions } from '../character/regions'
-import { hasKeeper, traitIds, traitsFrom, traitsOf, type Traits } from '../character/traits'
+import {
+  lendsOf,
+  makeupOf,
+  traitIds,
+  traitsFrom,
+  traitsOf,
+  type Makeup,
+  type Traits,
+} from '../character/traits'
 import { roundTo } from '../statistics/roundTo'
 
 /** One change that brings a formula nearer to its regions. */
@@ -45,15 +54,26 @@ export const usualFats = [
 
 const step = 0.05
 const most = 3
-type Profile = Partial<Record<FattyAcid, number>>
-
-const moved = (profile: Profile, from: Profile, to: Profile, share: number): Profile =>
-  Object.fromEntries(
-    fattyAcidNames.map((acid) => [
-      acid,
-      (profile[acid] ?? 0) + share * ((to[acid] ?? 0) - (from[acid] ?? 0)),
-    ]),
-  )
+/** A blend with some of one fat in place of another; what nothing is known of changes nothing. */
+function moved(makeup: Makeup, from: Fat | undefined, to: Fat | undefined, share: number): Makeup {
+  const between = <Key extends string>(
+    keys: readonly Key[],
+    now: Partial<Record<Key, number>>,
+    less: Partial<Record<Key, number>>,
+    more: Partial<Record<Key, number>>,
+    by: number,
+  ) =>
+    Object.fromEntries(
+      keys.map((key) => [key, (now[key] ?? 0) + by * ((more[key] ?? 0) - (less[key] ?? 0))]),
+    ) as Partial<Record<Key, number>>
+  const acidsOf = (fat: Fat | undefined) => fat?.profile.value ?? {}
+  const lent = (fat: Fat | undefined) => (fat ? lendsOf(fat) : {})
+  return {
+    ...makeup,
+    acids: between(fattyAcidNames, makeup.acids, acidsOf(from), acidsOf(to), share),
+    lends: between(traitIds, makeup.lends, lent(from), lent(to), share * 100),
+  }
+}
 
 interface Try {
   label: string
@@ -72,10 +92,9 @@ function tries(
   candidates: readonly string[],
   say: Formatter,
 ): Try[] {
-  const keeper = hasKeeper(result, library)
-  const superfat = result.superfat.total
-  const far = (profile: Profile, fat: number) => distance(traitsFrom(profile, fat, keeper), regions)
-  const profileOf = (id: string) => library.fats.get(id)?.profile.value ?? {}
+  const now = makeupOf(result, library)
+  const far = (makeup: Makeup) => distance(traitsFrom(makeup), regions)
+  const fatOf = (id: string) => library.fats.get(id)
   const byLines = document.size.by === 'lines'
   const key = byLines ? 'grams' : 'share'
   const amount = (share: number) => roundTo(byLines ? share * result.oils : share, byLines ? 1 : 4)
@@ -92,17 +111,17 @@ function tries(
       const points = say.percent(size, 0)
       document.fats.forEach((receiver, to) => {
         if (to === from) return
-        const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(receiver.id), size)
+        const then = moved(now, fatOf(donor.id), fatOf(receiver.id), size)
         all.push({
           label: `${points} more ${inSentence(nameOfFat(receiver, library))} for ${inSentence(name)}`,
           kind: `${from} more`,
           patch: [at(from, shares[from]! - size), at(to, shares[to]! + size)],
-          estimate: far(profile, superfat),
+          estimate: far(then),
         })
       })
       for (const id of candidates) {
         if (document.fats.some((line) => line.id === id) || !library.fats.has(id)) continue
-        const profile = moved(result.fattyAcids, profileOf(donor.id), profileOf(id), size)
+        const then = moved(now, fatOf(donor.id), fatOf(id), size)
         const line = { id, [key]: amount(size), moment: 'pot', inLye: true }
         all.push({
           label: `${points} ${inSentence(library.fats.get(id)!.name)} in place of ${inSentence(name)}`,
@@ -111,7 +130,7 @@ function tries(
             at(from, shares[from]! - size),
             { path: ['fats', document.fats.length], value: line },
           ],
-          estimate: far(profile, superfat),
+          estimate: far(then),
         })
       }
     }
@@ -123,7 +142,7 @@ function tries(
       label: `Superfat to ${say.percent(asked)}`,
       kind: `superfat ${Math.sign(by)}`,
       patch: [{ path: ['superfat'], value: roundTo(asked, 4) }],
-      estimate: far(result.fattyAcids, superfat + by),
+      estimate: far({ ...now, superfat: now.superfat + by }),
     })
   }
   return all.sort((a, b) => a.estimate - b.estimate)

@@ -1,6 +1,6 @@
-import { traitRules } from '../character/coefficients'
+import { dissolves, traitRules } from '../character/coefficients'
 import type { Region } from '../character/regions'
-import { traitIds } from '../character/traits'
+import { hardlyDissolving, lendsOf, traitIds } from '../character/traits'
 import { fattyAcidNames } from '../chemistry/fattyAcids'
 import type { Fat } from '../materials/fat'
 import type { Trait } from '#contracts/words'
@@ -8,8 +8,9 @@ import { leastShare, type Choice, type Wish } from './wish'
 
 /*
  * The wish as a mixed-integer linear programme in the LP file format, for a solver that is handed in. Shares are percentages
- * of the oils. Every trait is linear in the shares but lasting foam: its ricinoleic acid counts up to 12 %, min(R, 12),
- * which takes one more variable and a switch that keeps it exact in both directions.
+ * of the oils, at the usual water and without potash. Every trait is linear in the shares but foam: ricinoleic acid counts up to
+ * 12 %, min(R, 12), and soap that hardly dissolves beyond 50 %, max(D − 50, 0). Each takes one more variable and a switch that
+ * keeps it exact in both directions.
  */
 
 /** A fat that may be used, with everything the model needs of it. */
@@ -42,7 +43,7 @@ export function slope(fat: Fat, trait: Trait): number {
       acid === 'ricinoleic' && ricinoleicUpTo !== null
         ? sum
         : sum + acids[acid] * (fat.profile.value[acid] ?? 0),
-    0,
+    lendsOf(fat)[trait] ?? 0,
   )
 }
 
@@ -72,6 +73,8 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
     .join(' ')
   const cap = traitRules.lastingFoam.ricinoleicUpTo!
   const capped = ricinoleic.some((share) => share > 0)
+  const dull = candidates.map(({ fat }) => hardlyDissolving(fat.profile.value) / 100)
+  const mayDull = dull.some((share) => share * 100 > dissolves.upTo)
 
   row(`${candidates.map((_, index) => term(1, x(index))).join(' ')} = 100`)
   if (capped) {
@@ -80,6 +83,14 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
     row(`ric - ${cap} over >= 0`)
     bounds.push(` 0 <= ric <= ${cap}`)
   }
+  if (mayDull) {
+    const rest = 100 - dissolves.upTo
+    const lessDull = dull.map((share, index) => (share > 0 ? term(-share, x(index)) : '')).join(' ')
+    row(`dull ${lessDull} >= ${-dissolves.upTo}`)
+    row(`dull ${lessDull} + 100 beyond <= ${100 - dissolves.upTo}`)
+    row(`dull - ${rest} beyond <= 0`)
+    bounds.push(` 0 <= dull <= ${rest}`)
+  }
   for (const trait of traitIds) {
     const [low, high] = inset(wish.regions[trait])
     const sum = candidates.map(({ fat }, index) => term(slope(fat, trait), x(index))).join(' ')
@@ -87,12 +98,15 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
       capped && traitRules[trait].ricinoleicUpTo !== null
         ? term(traitRules[trait].acids.ricinoleic, 'ric')
         : ''
+    const still = mayDull ? term(traitRules[trait].undissolved, 'dull') : ''
     const rest = fixed(trait, wish)
     const slack = extra.must ? ['', ''] : [`+ under_${trait}`, `- beyond_${trait}`]
     // Towards the middle: an end of the scale itself needs no distance kept from it.
     const half = extra.must ? 0 : (high - low) / 2
-    row(`${sum} ${ric} ${slack[0]} ${term(low > 1 ? -half : 0, 'depth')} >= ${low - rest}`)
-    row(`${sum} ${ric} ${slack[1]} ${term(high < 99 ? half : 0, 'depth')} <= ${high - rest}`)
+    row(`${sum} ${ric} ${still} ${slack[0]} ${term(low > 1 ? -half : 0, 'depth')} >= ${low - rest}`)
+    row(
+      `${sum} ${ric} ${still} ${slack[1]} ${term(high < 99 ? half : 0, 'depth')} <= ${high - rest}`,
+    )
     if (!extra.must) {
       row(`worst - under_${trait} >= 0`)
       row(`worst - beyond_${trait} >= 0`)
@@ -122,7 +136,11 @@ export function programme(wish: Wish, candidates: Candidate[], extra: Extra = {}
   const tie = candidates
     .map((line, index) => term(((line.price ?? dearest) / dearest) * 1e-4, x(index)))
     .join(' ')
-  const binaries = [...candidates.map((_, index) => `in${index}`), ...(capped ? ['over'] : [])]
+  const binaries = [
+    ...candidates.map((_, index) => `in${index}`),
+    ...(capped ? ['over'] : []),
+    ...(mayDull ? ['beyond'] : []),
+  ]
   return [
     'Minimize',
     ` goal: ${costs ? price : `${deviation} ${tie}`}`,

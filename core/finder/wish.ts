@@ -4,7 +4,7 @@ import type { Regions } from '../character/regions'
 /** What may not be in the formula. */
 export const exclusions = {
   vegan: { says: 'nothing from animals', bars: ['animal', 'insect'] },
-  palmFree: { says: 'no palm', bars: ['palm'] },
+  palmFree: { says: 'no oil palm', bars: ['palm'] },
   coconutFree: { says: 'no coconut', bars: ['coconut'] },
   nutFree: { says: 'no nut oils', bars: ['nut'] },
   grainFree: { says: 'no grain oils', bars: ['grain'] },
@@ -36,10 +36,13 @@ export interface Wish {
 export const leastShare = 0.02
 
 /**
- * Whether what excludes it keeps a fat out. Palm kernel counts as palm.
+ * Whether what excludes it keeps a fat out. Palm kernel counts as palm, other palms (babassu, murumuru) do not; what may come
+ * from an animal is out of what nothing from animals goes into, until the seller says otherwise.
  * @example excluded(shipped.fats.get('tallow'), ['vegan']) // true
  */
 export const excluded = (fat: Fat, exclude: readonly Exclusion[]): boolean =>
   exclude.some((key) =>
-    (exclusions[key].bars as readonly FatOrigin[]).some((bar) => fat.origin.includes(bar)),
+    (exclusions[key].bars as readonly FatOrigin[]).some((bar) =>
+      [...fat.origin, ...(fat.maybe ?? [])].includes(bar),
+    ),
   )

@@ -53,10 +53,18 @@ export const usesBatter = (lines: Measure[]) =>
  * @example scentDensity('Clove bud') // 0.95
  */
 export function scentDensity(name: string): number {
-  return /\b(orange|lemon|lime|grapefruit|mandarin|bergamot|citrus|tangerine)\b/i.test(name)
-    ? 0.85
-    : 0.95
+  return isCitrus(name) ? 0.85 : 0.95
 }
+const peels =
+  /\b(orange|lemon|lime|grapefruit|mandarin|bergamot|citrus|tangerine|clementine|yuzu|pomelo)\b/i
+/** Of the tree but not of the peel, or only named after it. */
+const noPeel =
+  /\b(blossoms?|flowers?|leaf|leaves|petit\s?grain|neroli|verbena|balm|myrtle|grass|thyme|tea tree|eucalyptus|tea)\b/i
+/**
+ * Whether a scent is the oil of a citrus peel by its name: light, and gone within days unless something holds it.
+ * @example isCitrus('Orange blossom') // false
+ */
+export const isCitrus = (name: string): boolean => peels.test(name) && !noPeel.test(name)
 
 /**
  * A line so many times as much. Rates, and spoons per kg of oils, grow with the oils and stay as they are.

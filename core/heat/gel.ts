@@ -144,7 +144,8 @@ export function afterPour(
   add(firm > 45 ? 'sets firm' : 'soft oils', clamp(1 + (45 - firm) / 60, 0.35, 1.9))
   const share = (fits: (id: string) => boolean) =>
     sumOf(result.additives, (line) => (fits(line.id) ? line.grams : 0)) / (result.oils || 1)
-  if (share((id) => isCitric(library.additives.get(id)?.acid)) > 0) add('citric acid', 2)
+  const citric = share((id) => isCitric(library.additives.get(id)?.acid))
+  if (citric > 0) add('citric acid', 2)
   if (share((id) => id === 'sodium-lactate') > 0.005) add('sodium lactate', 0.75)
   if (share((id) => id === 'salt') > 0.1) add('much salt', 0.2)
   const { gel } = document.method
@@ -168,7 +169,11 @@ export function afterPour(
         : gel === 'prevent'
           ? 12
           : null,
-    unmould: { from: Math.round(hours * 0.75), to: Math.round(hours * 1.5) },
+    unmould: {
+      from: Math.round(hours * 0.75),
+      // With citric acid up to three days are usual, whatever else is in it.
+      to: Math.round(Math.max(hours * 1.5, citric > 0.005 ? 72 : 0)),
+    },
     because: factors
       .sort((a, b) => Math.abs(Math.log(b[1])) - Math.abs(Math.log(a[1])))
       .map(([says]) => says),

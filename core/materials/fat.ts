@@ -22,6 +22,8 @@ export interface Fat {
   inci: string
   aliases: string[]
   sap: { low: number; typical: number; high: number; source: SourceId }
+  /** The typical value by another source, where no standard lays one down. */
+  second?: Known<number>
   /** Fatty acids as mass fractions; what is not named is the rest. */
   profile: Known<Partial<Record<FattyAcid, number>>>
   /** Share that takes no alkali. */
@@ -32,6 +34,8 @@ export interface Fat {
   /** °C at which it is soft enough to slip; null when liquid in any kitchen. */
   softens: Known<number> | null
   origin: FatOrigin[]
+  /** What it may come from as well: only the seller knows. */
+  maybe?: FatOrigin[]
   chemistry: FatChemistry
   /** Its colour in rows, pot and sheet. */
   colour: string
@@ -50,6 +54,7 @@ export interface FatRow {
   inci: string
   also?: string[]
   sap: [low: number, typical: number, high: number, source: SourceId]
+  second?: [typical: number, source: SourceId]
   acids: Partial<Record<FattyAcid, number>>
   acidsFrom?: SourceId
   unsaponifiable: [percent: number, source: SourceId]
@@ -57,6 +62,7 @@ export interface FatRow {
   state: FatState
   softens?: number
   origin: FatOrigin[]
+  maybe?: FatOrigin[]
   chemistry?: FatChemistry
   colour: string
   mixUp?: string
@@ -81,12 +87,14 @@ export function fatsFrom(rows: Record<string, FatRow>): Fat[] {
       inci: row.inci,
       aliases: row.also ?? [],
       sap: { low, typical, high, source },
+      second: row.second && { value: row.second[0], source: row.second[1] },
       profile: { value: toFractions(row.acids), source: row.acidsFrom ?? 'handbook' },
       unsaponifiables: { value: row.unsaponifiable[0] / 100, source: row.unsaponifiable[1] },
       density: { value: row.density ?? 0.905, source: 'handbook' },
       stateAt20: row.state,
       softens: row.softens === undefined ? null : { value: row.softens, source: 'handbook' },
       origin: row.origin,
+      maybe: row.maybe,
       chemistry: row.chemistry ?? 'triglyceride',
       colour: row.colour,
       mixUp: row.mixUp,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { saponificationValueOf } from '../chemistry/fattyAcids'
 import { library } from './library'
+import { excluded } from '../finder/wish'
 import { findMaterials } from './find'
 import { sum } from '../statistics/sum'
 
@@ -34,6 +35,56 @@ describe('the fats of the library', () => {
       expect(implied).toBeLessThan(fat.sap.high)
     },
   )
+
+  it('no value stands on a handbook alone: a second source is within 3 % of it, and so is what its profile implies', () => {
+    const alone = fats.filter(({ sap }) => sap.source === 'handbook')
+    expect(alone.length).toBeGreaterThan(25)
+    for (const { id, sap, second, profile, unsaponifiables, unchecked } of alone) {
+      expect(second?.source ?? 'handbook', id).not.toBe('handbook')
+      expect(Math.abs(second!.value / sap.typical - 1), id).toBeLessThan(0.03)
+      expect(second!.value > sap.low && second!.value < sap.high, id).toBe(true)
+      if (unchecked) continue
+      const implied = saponificationValueOf(profile.value, unsaponifiables.value, 'triglyceride')
+      expect(Math.abs(implied / second!.value - 1), id).toBeLessThan(0.035)
+    }
+  })
+
+  it('a profile that is checked names nearly all of the fat', () => {
+    for (const { id, profile } of checkable)
+      expect(sum(Object.values(profile.value)), id).toBeGreaterThan(0.78)
+  })
+
+  it('oil palm is told apart from other palms, and what may be of an animal says so', () => {
+    const of = (id: string) => library.fats.get(id)!
+    const palms = 'babassu murumuru tucuma cohune macauba-kernel carnauba buriti'.split(' ')
+    for (const id of palms) {
+      expect(excluded(of(id), ['palmFree']), id).toBe(false)
+      expect(of(id).origin, id).toContain('other-palm')
+    }
+    for (const id of ['palm', 'palm-kernel', 'palm-stearin', 'shortening-vegetable'])
+      expect(excluded(of(id), ['palmFree']), id).toBe(true)
+    for (const id of ['stearic-acid', 'palmitic-acid', 'myristic-acid', 'oleic-acid', 'tallow'])
+      expect(excluded(of(id), ['vegan']), id).toBe(true)
+    expect(excluded(of('candelilla'), ['vegan', 'palmFree'])).toBe(false)
+    expect(of('candelilla').origin).toEqual(['stem'])
+  })
+
+  it('waxes are as light as they are when melted', () => {
+    for (const id of ['beeswax', 'candelilla', 'carnauba', 'rice-bran-wax'])
+      expect(library.fats.get(id)!.density.value).toBeGreaterThanOrEqual(0.82)
+    for (const id of ['beeswax', 'candelilla', 'carnauba', 'rice-bran-wax'])
+      expect(library.fats.get(id)!.density.value).toBeLessThanOrEqual(0.85)
+  })
+
+  it('a clay is a teaspoon in half a kilogram, unless somebody wants more', () => {
+    const clays = [...library.additives.values()].filter(({ group }) => group === 'clay')
+    expect(clays.length).toBeGreaterThanOrEqual(6)
+    for (const { usualRate, density } of clays) {
+      const teaspoon = (4.929 * density) / 500
+      expect(usualRate / teaspoon).toBeGreaterThan(0.75)
+      expect(usualRate / teaspoon).toBeLessThan(1.25)
+    }
+  })
 
   it('lists what cannot be checked that way, each with its reason', () => {
     const unchecked = fats.filter((fat) => fat.unchecked)

@@ -36,6 +36,9 @@ function fatFrom(own: OwnFat, base: Fat | undefined): Fat {
     stateAt20: own.stateAt20,
     softens: own.softens === null ? null : known(own.softens, base?.softens),
     origin: own.origin,
+    // Whoever says where it comes from knows.
+    maybe: own.origin.length ? undefined : base?.maybe,
+    second: base?.second,
     chemistry: own.chemistry,
     colour: own.colour,
     mixUp: base?.mixUp,

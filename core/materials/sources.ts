@@ -17,6 +17,14 @@ export const sources = {
     certainty: 'standard',
   },
   codexAnimal: { title: 'Codex Alimentarius CXS 211, named animal fats', certainty: 'standard' },
+  codexShea: {
+    title: 'Codex Alimentarius CXS 325R, unrefined shea butter',
+    certainty: 'standard',
+  },
+  jecfa: {
+    title: 'FAO/WHO expert committee on food additives, specification of the substance',
+    certainty: 'standard',
+  },
   codexCocoa: { title: 'Codex Alimentarius CXS 86, cocoa butter', certainty: 'standard' },
   pharmacopoeia: {
     title: 'European Pharmacopoeia, monograph of the substance',

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Batch } from '#contracts/batch'
 import { batchOf, told } from '../../tests/support/batchOf'
-import { traitsFrom } from '../character/traits'
+import { blendOf, traitsFrom } from '../character/traits'
 import { addDays, daysBetween } from '../units/days'
 import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
@@ -237,7 +237,7 @@ describe('bars in use', () => {
     ])
   })
   it('two tests of 5 against an estimate of 40 meet at 70; young bars do not count', () => {
-    const estimates = { ...traitsFrom({}, 0, false), quickFoam: 40 }
+    const estimates = { ...traitsFrom(blendOf({}, { superfat: 0 })), quickFoam: 40 }
     const tests = [
       { day: 30, scores: { quickFoam: 5 } },
       { day: 60, scores: { quickFoam: 5 } },

@@ -1,6 +1,6 @@
-import type { FormulaResult } from '#contracts/result'
+import type { FattyAcid, FormulaResult } from '#contracts/result'
 import type { CureDays } from '#contracts/workshop'
-import type { Library } from '../materials/library'
+import { potashOf } from '../character/traits'
 import { sumOf } from '../statistics/sum'
 
 /** How long makers let a kind of soap cure, in days. Makers differ; these are the middle of what they do. */
@@ -25,9 +25,10 @@ export const cureRules = [
   },
   {
     id: 'olive',
-    label: 'All olive or laurel',
+    label: 'All olive, laurel, soft oils',
     days: 365,
-    because: 'Soaps of olive alone, or olive and laurel, are at their best after 6 to 12 months.',
+    because:
+      'Soaps of olive alone, olive and laurel, or other oils that never set hard are at their best after 6 to 12 months.',
   },
 ] as const
 export type CureRule = (typeof cureRules)[number]
@@ -52,15 +53,22 @@ export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: s
   return [...usual, ...own.filter(({ id }) => !cureRule(id))]
 }
 
+/** Share of acids that never set hard from which a bar is cured as one of olive is. Olive is 0.83, olive with laurel 0.76. */
+const soft = 0.74
+const softAcids = ['palmitoleic', 'oleic', 'gondoic', 'erucic', 'linoleic', 'linolenic'] as const
+const shortAcids = ['caprylic', 'capric', 'lauric', 'myristic'] as const
+/** Share of potash from which a bar dries for months. */
+const potash = 0.05
+
 /**
- * The rule that fits a formula's kind.
- * @example cureRuleFor(made, shipped).id // 'olive'
+ * The rule that fits a formula's kind: by its fatty acids, whatever the fats are called, and by its potash.
+ * @example cureRuleFor(made).id // 'olive'
  */
-export function cureRuleFor(result: FormulaResult, library: Library): CureRule {
-  const share = (fits: (id: string) => boolean) =>
-    sumOf(result.fats, (fat) => (fits(fat.id) ? fat.share : 0))
-  const olive = share((id) => id === 'olive' || id === 'olive-pomace' || id === 'laurel-berry')
-  if (olive >= 0.9) return cureRule('olive')!
-  const lauric = share((id) => (library.fats.get(id)?.profile.value.lauric ?? 0) >= 0.4)
-  return cureRule(lauric >= 0.5 ? 'coconut-rich' : 'most')!
+export function cureRuleFor(result: FormulaResult): CureRule {
+  const share = (acids: readonly FattyAcid[]) =>
+    sumOf(acids, (acid) => result.fattyAcids[acid] ?? 0)
+  if (share(softAcids) >= soft) return cureRule('olive')!
+  if (potashOf(result) >= potash - 1e-9) return cureRule('patient')!
+  // Half of the fats coconut is two fifths of short acids.
+  return cureRule(share(shortAcids) >= 0.39 ? 'coconut-rich' : 'most')!
 }

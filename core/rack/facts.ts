@@ -3,6 +3,7 @@ import type { Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
 import type { RoomDay } from '#contracts/room'
 import { afterPlanOf } from '../bench/run/checks'
+import { isCitric } from '../chemistry/acids'
 import { frozenLibrary } from '../formula/frozen'
 import { randomSource } from '../statistics/randomSource'
 import { roundTo } from '../statistics/roundTo'
@@ -182,6 +183,29 @@ function checksOf(
   return checksAfter(frozen, events).filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
+/** Salts that make a lather read high without free lye, from so much of the oils on. */
+const builders = new Set(['washing-soda', 'baking-soda', 'sodium-silicate', 'borax'])
+const builderShare = 0.01
+const hasBuilders = ({ result }: Frozen): boolean =>
+  result.additives.some(({ id, grams }) => builders.has(id) && grams > builderShare * result.oils)
+
+/** °C of both vessels below which a batch is slow to finish. */
+const coldPot = 27
+/** Whether it saponified slowly: it did not gel, or was not to; with citric acid; or cold. */
+function isSlow(frozen: Frozen, events: readonly BatchEvent[]): boolean {
+  const { method } = frozen.document
+  const library = frozenLibrary(frozen)
+  const gel = events.findLast((event) => event.kind === 'gelled')?.gel ?? null
+  return (
+    gel === 'none' ||
+    (gel === null && method.gel === 'prevent') ||
+    (method.lyeC < coldPot && method.oilsC < coldPot) ||
+    frozen.result.additives.some(
+      ({ id, grams }) => grams > 0 && isCitric(library.additives.get(id)?.acid),
+    )
+  )
+}
+
 /** What of the facts has to be fitted to weigh-ins, which takes a while. */
 type Fitted = Pick<BatchFacts, 'drying' | 'lyeHeavy'>
 
@@ -244,7 +268,10 @@ export function factsAtOnce(
     inFreezer: !cut && (last('tried')?.frozen ?? false),
     pouredAt: poured?.pouredAt ?? null,
     laundry: poured?.laundry ?? false,
-    usable: usableOf(events, made),
+    usable: usableOf(events, made, hasBuilders(batch.frozen)),
+    weights: made !== undefined,
+    slow: isSlow(batch.frozen, events),
+    builders: hasBuilders(batch.frozen),
     lyeHeavy: fitted?.lyeHeavy ?? null,
     cleaning: forCleaning(batch.frozen),
     releasedOn: last('released')?.day ?? null,

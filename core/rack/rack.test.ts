@@ -17,7 +17,7 @@ import { labelGrams, leftAfter } from './drying/model'
 import { dueFor, dueOf, weighOn } from './due'
 import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
-import { batchOf, exponential, told } from '../../tests/support/batchOf'
+import { batchOf, exponential, frozenOf, told } from '../../tests/support/batchOf'
 
 const poured = told({ kind: 'poured', day: '2026-03-01' })
 const cut = told({ kind: 'cut', day: '2026-03-02', bars: 11 })
@@ -128,6 +128,18 @@ describe('what may happen', () => {
       today,
       limits,
     )
+  const made = {
+    superfat: 0.05,
+    ratio: 2,
+    strength: 1 / 3,
+    oils: 1000,
+    pure: 140,
+    water: 280,
+    scent: 0,
+    batter: 1420,
+  }
+  const weighed = told({ kind: 'poured', day: '2026-03-01', made })
+  const noGel = told({ kind: 'gelled', day: '2026-03-02', gel: 'none' })
   const sold = { kind: 'out', day: '2026-05-02', bars: 2, how: 'sold' } as const
   it.each([
     [/not cut/, [poured], sold],
@@ -137,7 +149,9 @@ describe('what may happen', () => {
     [/No bar/, [poured, cut, out(11)], sold],
     [/before it was poured/, [poured], { kind: 'gelled', day: '2026-02-01', gel: 'full' } as const],
     [/not come yet/, [poured], { kind: 'cut', day: '2026-07-01', bars: 5 } as const],
-    [/48 hours/, [poured, cut], { kind: 'trusted', day: '2026-03-02' } as const],
+    [/no weights to trust/, [poured, cut], { kind: 'trusted', day: '2026-03-12' } as const],
+    [/48 hours/, [weighed, cut], { kind: 'trusted', day: '2026-03-02' } as const],
+    [/5 days/, [weighed, cut, noGel], { kind: 'trusted', day: '2026-03-04' } as const],
     [
       /no strip has cleared/,
       [poured, cut],
@@ -151,6 +165,40 @@ describe('what may happen', () => {
     [/what went out first/, [poured, cut, out(2)], { kind: 'undone', event: cut.id } as const],
   ] as const)('%s', (says, events, event) => {
     expect(why([...events], event)).toMatch(says)
+  })
+  it('weights are trusted once the soap is done: two days, five where it was slow', () => {
+    const trusted = (day: string) => ({ kind: 'trusted', day }) as const
+    expect(why([weighed, cut], trusted('2026-03-03'))).toBeNull()
+    expect(why([weighed, cut, noGel], trusted('2026-03-05'))).toMatch(/5 days/)
+    expect(why([weighed, cut, noGel], trusted('2026-03-06'))).toBeNull()
+  })
+  it('with soda or silicate in it no strip decides: weights do, and a tongue still does', () => {
+    const frozen = frozenOf({
+      use: 'laundry',
+      additives: [{ id: 'washing-soda', rate: 0.04, of: 'oils', carrier: null }],
+    })
+    const of = (...events: ToldBatchEvent[]) =>
+      batchOf([weighed, cut, ...events], { frozen }).facts.usable
+    expect(of(strip(11.5))).toMatchObject({ state: 'untested', ph: 11.5 })
+    expect(of(strip(9))).toMatchObject({ state: 'untested' })
+    expect(of(strip(11.5), told({ kind: 'trusted', day: '2026-03-05' }))).toMatchObject({
+      state: 'trusted',
+      because: 'weights',
+    })
+    expect(of(told({ kind: 'zapped', day: '2026-03-05', zap: true })).state).toBe('locked')
+    expect(batchOf([weighed, cut], { frozen }).facts).toMatchObject({
+      builders: true,
+      weights: true,
+      slow: false,
+    })
+    expect(batchOf([poured, cut]).facts).toMatchObject({ builders: false, weights: false })
+    const citric = frozenOf({
+      additives: [{ id: 'citric-acid-anhydrous', rate: 0.01, of: 'oils', carrier: null }],
+    })
+    expect(batchOf([weighed, cut], { frozen: citric }).facts.slow).toBe(true)
+    expect(batchOf([weighed, cut, noGel]).facts.slow).toBe(true)
+    const cold = frozenOf({ method: { ...frozen.document.method, lyeC: 22, oilsC: 24 } })
+    expect(batchOf([weighed, cut], { frozen: cold }).facts.slow).toBe(true)
   })
   it('held bars may be used up or reworked by the maker', () => {
     expect(why([poured, cut, strip(10.5)], { ...sold, how: 'reworked' })).toBeNull()
@@ -263,10 +311,14 @@ describe('the cure rule of a formula', () => {
     [{ olive: 0.7, 'laurel-berry': 0.3 }, 365],
     [{ coconut: 0.8, olive: 0.2 }, 28],
     [{ olive: 0.45, coconut: 0.25, tallow: 0.3 }, 42],
+    // By what they are, not by what they are called.
+    [{ 'sunflower-high-oleic': 1 }, 365],
+    [{ rapeseed: 0.5, 'sweet-almond': 0.5 }, 365],
+    [{ 'palm-kernel': 0.6, tallow: 0.4 }, 28],
+    [{ ucuuba: 0.5, palm: 0.5 }, 28],
+    [{ lard: 1 }, 42],
   ])('%o cures %i days', (shares, days) => {
-    expect(cureRuleFor(formula(shares as unknown as Record<string, number>), library).days).toBe(
-      days,
-    )
+    expect(cureRuleFor(formula(shares as unknown as Record<string, number>)).days).toBe(days)
   })
 })
 

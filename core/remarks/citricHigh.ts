@@ -1,6 +1,6 @@
 import type { Rule } from './rule'
 import { atRate } from './shift'
-import { isCitric } from '../chemistry/acids'
+import { isCitric, naohPerGramOfAcid } from '../chemistry/acids'
 
 /**
  * So much citric acid that its salt blooms out of the bar.
@@ -10,13 +10,17 @@ export const citricHigh: Rule = ({ document, result, library, say }) => {
   const index = document.additives.findIndex(({ id }) => isCitric(library.additives.get(id)?.acid))
   const line = document.additives[index]
   const share = result.oils > 0 ? (result.additives[index]?.grams ?? 0) / result.oils : 0
-  if (!line || share <= 0.02 + 1e-9) return null
+  const acid = line && library.additives.get(line.id)?.acid
+  // What blooms is the citrate: a crystal with water in it makes less of it.
+  const most = acid
+    ? 0.02 * (naohPerGramOfAcid('citric-anhydrous') / naohPerGramOfAcid(acid))
+    : 0.02
+  if (!line || share <= most + 1e-4) return null
   return {
     id: 'citric-high',
     severity: 'think',
     says: `${say.percent(share)} citric acid: white crystals may bloom on the bars, and they set late.`,
-    because:
-      'Beyond 2 % of the oils the bar holds more sodium citrate than it can keep dissolved. It also slows the setting: expect three days in the mould.',
+    because: `Beyond ${say.percent(most)} of the oils the bar holds more sodium citrate than it can keep dissolved. It also slows the setting: expect three days in the mould.`,
     fix: {
       label: `Lower to ${say.percent(0.015)}`,
       patch: [{ path: ['additives', index], value: atRate(line, 0.015) }],

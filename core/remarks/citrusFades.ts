@@ -1,4 +1,4 @@
-import { scentDensity } from '../formula/measure'
+import { isCitrus } from '../formula/measure'
 import type { Rule } from './rule'
 
 /**
@@ -7,7 +7,7 @@ import type { Rule } from './rule'
  */
 export const citrusFades: Rule = ({ result }) => {
   const scents = result.scents.filter(({ grams }) => grams > 0)
-  const citrus = scents.filter(({ name }) => scentDensity(name) < 0.9)
+  const citrus = scents.filter(({ name }) => isCitrus(name))
   if (!citrus.length || citrus.length < scents.length) return null
   return {
     id: 'citrus-fades',

@@ -1,7 +1,11 @@
 import type { Rule } from './rule'
 
-const claims =
-  /\b(heals?|healing|cures\b|treats?|treatment|medicinal|medicated|therapeutic|antiseptic|antibacterial|antifungal|eczema|psoriasis|acne|dermatitis|rosacea|anti-?ageing|anti-?aging)\b/i
+const ailments =
+  "eczema|psoriasis|acne|dermatitis|rosacea|athlete[’']?s foot|fungus|rash(?:es)?|wounds?|itch(?:ing)?"
+const claims = new RegExp(
+  `\\b(heals?|healing|medicinal|medicated|therapeutic|antiseptic|antibacterial|antifungal|anti-?ageing|anti-?aging|${ailments})\\b|\\b(?:cures|treats|treatment (?:of|for)) (?:the |your |his |her |dry |sore |irritated |all )*(?:skin|hands?|feet|everything|${ailments})\\b`,
+  'i',
+)
 
 /**
  * A name or note that promises what soap may not promise.

@@ -1,5 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
-import type { FormulaResult, Remark, Severity } from '#contracts/result'
+import type { PatchStep, FormulaResult, Remark, Severity } from '#contracts/result'
 import { library as shipped, type Library } from '../materials/library'
 import { formatter, type Formatter } from '../units/formatter'
 import { additiveHigh } from './additiveHigh'
@@ -57,6 +57,12 @@ import { waterWide } from './waterWide'
 import { waxHeavy } from './waxHeavy'
 import { stillOpen } from '../formula/draft'
 import { documentOfPart } from '../formula/parts'
+import { saltInLye } from './saltInLye'
+import { potashSoft } from './potashSoft'
+import { gritOnSkin, skinReacts } from './skinHazards'
+import { scentWithoutMaximum } from './scentWithoutMaximum'
+import { setsEarly } from './setsEarly'
+import { timeShort } from './timeShort'
 import { noLimits, type Limits, type Rule, type Subject } from './rule'
 
 /** Every judgement Mantle makes of a formula. */
@@ -81,8 +87,10 @@ export const rules: Rule[] = [
   milkGelForced,
   mixedHot,
   falseTrace,
+  setsEarly,
   overheating,
   patternTooFast,
+  timeShort,
   scentWantsWater,
   waterNarrow,
   waterWide,
@@ -92,6 +100,9 @@ export const rules: Rule[] = [
   additiveHigh,
   scentHeavy,
   babyScented,
+  gritOnSkin,
+  potashSoft,
+  saltInLye,
   castorHeavy,
   rancidSoon,
   freeFatSpoils,
@@ -114,6 +125,8 @@ export const rules: Rule[] = [
   layersTooSlow,
   scentUntested,
   citrusFades,
+  skinReacts,
+  scentWithoutMaximum,
 ]
 
 /** Judgements that a pot's own water, scent or extras decide. */
@@ -124,6 +137,11 @@ const potRules: Rule[] = [
   scentWantsWater,
   layersTooSlow,
   overheating,
+  lauricHot,
+  mixedHot,
+  scentHeavy,
+  additiveHigh,
+  citricHigh,
 ]
 
 /** What is true of one pot and not of the whole: with its own water, scent or extras it behaves otherwise. */
@@ -159,6 +177,36 @@ function potRemarks(subject: Subject, ofWhole: ReadonlySet<string>): Remark[] {
   })
 }
 
+const at = (document: FormulaDocument, path: PatchStep['path']): unknown =>
+  path.reduce<unknown>((inside, key) => (inside as Record<string, unknown> | null)?.[key], document)
+
+/** Whether two remedies pull at one place: numbers to opposite sides of what is there, anything else to different ends. */
+const contradict = (document: FormulaDocument, one: PatchStep[], other: PatchStep[]): boolean =>
+  one.some((step) =>
+    other.some(({ path, value }) => {
+      if (JSON.stringify(path) !== JSON.stringify(step.path)) return false
+      const now = at(document, path)
+      if (typeof now === 'number' && typeof value === 'number' && typeof step.value === 'number')
+        return (value - now) * (step.value - now) < 0
+      return JSON.stringify(value) !== JSON.stringify(step.value)
+    }),
+  )
+
+/** Two remedies that contradict become one: the graver remark's, or the first's. */
+function oneRemedy(document: FormulaDocument, remarks: Remark[]): Remark[] {
+  const kept: PatchStep[][] = []
+  return remarks.map(({ fix, ...remark }) => {
+    if (!fix) return remark
+    if (kept.some((patch) => contradict(document, patch, fix.patch)))
+      return {
+        ...remark,
+        because: `${remark.because} What would mend it goes against a remedy above: decide which matters more.`,
+      }
+    kept.push(fix.patch)
+    return { ...remark, fix }
+  })
+}
+
 const weight: Record<Severity, number> = { stop: 0, think: 1, know: 2 }
 
 /**
@@ -178,7 +226,10 @@ export function remarksOn(
   const subject = { document, result, library, say, limits }
   const ofWhole = rules.flatMap((rule) => rule(subject) ?? [])
   const ids = new Set(ofWhole.map(({ id }) => id))
-  return [...ofWhole, ...potRemarks(subject, ids)].sort(
-    (a, b) => weight[a.severity] - weight[b.severity],
+  return oneRemedy(
+    document,
+    [...ofWhole, ...potRemarks(subject, ids)].sort(
+      (a, b) => weight[a.severity] - weight[b.severity],
+    ),
   )
 }

@@ -1,14 +1,18 @@
 import type { Rule, Subject } from './rule'
 import { lowerFats } from './shift'
+import { saltShare } from './saltWantsCoconut'
 import { sumOf } from '../statistics/sum'
 
+/** Acids of 8 to 14 carbons: their soaps dissolve at once and take the skin's own fat along. */
+const short = ['caprylic', 'capric', 'lauric', 'myristic'] as const
 const lauricFats = ({ result, library }: Subject) =>
-  result.fats.flatMap((fat, index) =>
-    (library.fats.get(fat.id)?.profile.value.lauric ?? 0) >= 0.4 ? [index] : [],
-  )
+  result.fats.flatMap((fat, index) => {
+    const profile = library.fats.get(fat.id)?.profile.value ?? {}
+    return sumOf(short, (acid) => profile[acid] ?? 0) >= 0.5 ? [index] : []
+  })
 
 /**
- * Share of the oils that is coconut, palm kernel, babassu.
+ * Share of the oils that is coconut, palm kernel, babassu, ucuuba, the always-liquid kind: half and more of it short acids.
  * @example lauricShare(subject({ fats: fats({ coconut: 0.3, olive: 0.7 }) })) // 0.3
  */
 export function lauricShare(subject: Subject): number {
@@ -29,7 +33,9 @@ export const lauricHeavy: Rule = (subject) => {
   const limit = document.use === 'face' || document.use === 'baby' ? 0.25 : 0.35
   if (!forSkin.has(document.use) || share <= limit + 1e-9) return null
   if (result.superfat.total >= (nearlyAll ? 0.18 : 0.12)) return null
-  const lowered = lowerFats(subject, lauricFats(subject), limit - 0.05)
+  // A salt bar foams by its coconut alone: there only free fat makes it kind.
+  const salty = saltShare(subject) >= 0.1
+  const lowered = salty ? null : lowerFats(subject, lauricFats(subject), limit - 0.05)
   return {
     id: 'lauric-heavy',
     severity: 'think',

@@ -1,5 +1,6 @@
 import type { Rule } from './rule'
 import { lowerFats } from './shift'
+import { hasKeeper } from '../character/traits'
 import { sumOf } from '../statistics/sum'
 
 /**
@@ -10,6 +11,16 @@ export const rancidSoon: Rule = (subject) => {
   const { result, library, say } = subject
   const acids = (result.fattyAcids.linoleic ?? 0) + (result.fattyAcids.linolenic ?? 0)
   if (acids <= 0.25 + 1e-9) return null
+  // Hardly any free fat, and something that keeps it: soft it is, rancid it is not soon.
+  const kept = result.superfat.total <= 0.01 || hasKeeper(result, library)
+  if (kept)
+    return {
+      id: 'rancid-soon',
+      severity: 'know',
+      says: `${say.percent(acids)} linoleic and linolenic acid: expect a soft bar.`,
+      because:
+        'These acids never set hard. What is free of them goes rancid first; here there is hardly any, or something keeps it.',
+    }
   const rich = result.fats.flatMap((fat, index) => {
     const profile = library.fats.get(fat.id)?.profile.value
     return (profile?.linoleic ?? 0) + (profile?.linolenic ?? 0) > 0.4 ? [index] : []

@@ -1,15 +1,23 @@
 import { lauricShare } from './lauricHeavy'
-import type { Rule } from './rule'
+import type { Rule, Subject } from './rule'
 import { sumOf } from '../statistics/sum'
+
+/**
+ * Salt by the oils.
+ * @example saltShare(subject({ additives: [extra('salt', 0.25)] })) // 0.25
+ */
+export const saltShare = ({ result }: Pick<Subject, 'result'>): number =>
+  result.oils > 0
+    ? sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0)) / result.oils
+    : 0
 
 /**
  * Much salt in a formula that cannot foam against it.
  * @example saltWantsCoconut(subject({ additives: [extra('salt', 0.25)] })).severity // 'think'
  */
 export const saltWantsCoconut: Rule = (subject) => {
-  const { result, say } = subject
-  const salt = sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0))
-  const share = result.oils > 0 ? salt / result.oils : 0
+  const { say } = subject
+  const share = saltShare(subject)
   const coconut = lauricShare(subject)
   if (share < 0.1 || coconut >= 0.6) return null
   return {

@@ -1,16 +1,25 @@
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
+import type { Library } from '../materials/library'
 import type { Subject } from './rule'
 import { sumOf } from '../statistics/sum'
 
+/** Half and more of it acids that bear no being more of: short ones, and ricinoleic. */
+const isStrong = (library: Library, id: string): boolean => {
+  const profile = library.fats.get(id)?.profile.value ?? {}
+  const strong = ['caprylic', 'capric', 'lauric', 'myristic', 'ricinoleic'] as const
+  return sumOf(strong, (acid) => profile[acid] ?? 0) >= 0.5
+}
+
 /**
- * Lowers some fats to a share of the oils and gives what is freed to the largest of the others.
+ * Lowers some fats to a share of the oils and gives what is freed to the largest of the others; one that strips skin or makes
+ * a batter race (coconut and its like, castor) gets it only where there is no other.
  * @returns null when there is no other fat to give it to
  * @example lowerFats(subject({ fats: fats({ olive: 0.6, castor: 0.4 }) }), [1], 0.1)
  *   // [{ path: ['fats', 1, 'share'], value: 0.1 }, { path: ['fats', 0, 'share'], value: 0.9 }]
  */
 export function lowerFats(
-  { document, result }: Subject,
+  { document, result, library }: Subject,
   indices: number[],
   target: number,
 ): PatchStep[] | null {
@@ -19,7 +28,7 @@ export function lowerFats(
     .map((fat, index) => ({ index, grams: fat.grams }))
     .filter((fat) => !indices.includes(fat.index) && fat.grams > 0)
     .sort((a, b) => b.grams - a.grams)
-  const heir = others[0]
+  const heir = others.find(({ index }) => !isStrong(library, result.fats[index]!.id)) ?? others[0]
   if (!heir || now <= 0) return null
   const byLines = document.size.by === 'lines'
   const key = byLines ? 'grams' : 'share'

@@ -15,7 +15,7 @@ export const waterNarrow: Rule = (subject) => {
     severity: 'think',
     says: `At ${say.ratio(ratio)} the batter is hot and quick, with little time to pour.`,
     because:
-      'Strong lye saponifies fast and heats up; it also starts to crystallise if it cools too far.',
+      'Strong lye saponifies fast and heats up. Making it fumes, crusts at the bottom and splashes: open air, goggles, the lye a spoon at a time. It crystallises if it cools too far.',
     fix: { label: `Raise to ${say.ratio(1.5)}`, patch: waterPatch(subject, 1.5) },
   }
 }

@@ -7,10 +7,15 @@ import { sumOf } from '../statistics/sum'
  * @example waxHeavy(subject({ fats: fats({ olive: 0.88, beeswax: 0.12 }) })).severity // 'think'
  */
 export const waxHeavy: Rule = (subject) => {
-  const { result, library, say } = subject
+  const { document, result, library, say } = subject
+  // A shaving soap is half stearic acid on purpose; wax in it is wax all the same.
+  const acidsWanted = document.use === 'shaving'
   const waxes = result.fats.flatMap((fat, index) => {
     const known = library.fats.get(fat.id)
-    const sets = known?.chemistry !== 'triglyceride' && known?.stateAt20 === 'hard'
+    const sets =
+      known?.chemistry !== 'triglyceride' &&
+      known?.stateAt20 === 'hard' &&
+      !(acidsWanted && known.chemistry === 'free-acid')
     return known && sets ? [index] : []
   })
   const share = sumOf(waxes, (index) => result.fats[index]!.share)

@@ -1,3 +1,4 @@
+import { isCitrus } from '../formula/measure'
 import { gelForecast, pouredThick } from '../heat/gel'
 import { traitsOf } from '../character/traits'
 import { settingC } from '../batter/settingPoint'
@@ -250,9 +251,7 @@ const littleScent: Suspect = (about) => {
     : null
 }
 const citrus: Suspect = ({ result }) => {
-  const light = result.scents.find(({ id, name }) =>
-    /lemon|lime|orange|grapefruit|bergamot|citrus|mandarin/i.test(`${id} ${name}`),
-  )
+  const light = result.scents.find(({ name }) => isCitrus(name))
   return light
     ? {
         says: 'Citrus goes within weeks unless something heavier anchors it.',

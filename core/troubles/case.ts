@@ -4,6 +4,7 @@ import type { CauseFigure, Gel } from '#contracts/rackWords'
 import type { Frozen, PatchStep } from '#contracts/result'
 import type { FormulaDocument } from '#contracts/formula'
 import { mixingC } from '../batter/workingTime'
+import { scorchingLiquids } from '../water/milk'
 import { frozenLibrary } from '../formula/frozen'
 import type { Library } from '../materials/library'
 import { daysBetween, type Day } from '../units/days'
@@ -131,11 +132,11 @@ export function undispersed({ document, library }: Case): string | null {
 }
 
 /**
- * Whether a liquid with sugar is in the batch, as milk is.
- * @example hasMilk({ result: made, library: shipped }) // false
+ * Whether a liquid that scorches is in the batch, as milk does. Aloe is none.
+ * @example hasMilk({ document: example, library: shipped }) // false
  */
-export const hasMilk = ({ result, library }: Pick<Case, 'result' | 'library'>): boolean =>
-  result.liquids.some(({ id }) => (library.liquids.get(id)?.sugar ?? 0) > 0)
+export const hasMilk = ({ document, library }: Pick<Case, 'document' | 'library'>): boolean =>
+  scorchingLiquids(document, library).length > 0
 
 /**
  * Superfat lowered to a value; nothing where it is that low.

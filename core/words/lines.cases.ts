@@ -440,7 +440,7 @@ almond milk 100 g | liquid almond-milk 100 g
 almond butter 50 g | ?
 almond meal 20 g | ?
 almond extract 5 g | ?
-avocado butter 50 g | ?
+avocado butter 50 g | fat avocado-butter 50 g
 avocado puree 50 g | ?
 hemp protein 10 g | ?
 hemp butter 50 g | ?
@@ -481,7 +481,7 @@ orange oil 10 g | ?
 orange peel powder 5 g | ?
 lavender oil 10 g | ?
 lavender 10 g | ?
-lavender buds 5 g | ?
+lavender buds 5 g | additive lavender-buds 5 g
 rosemary 5 g | ?
 rosemary oil 5 g | ?
 peppermint oil 10 g | ?
@@ -494,7 +494,7 @@ patchouli 10 g | ?
 ylang ylang 10 g | ?
 pine tar soap 50 g | ?
 rose hip powder 5 g | ?
-rose petals 5 g | ?
+rose petals 5 g | additive rose-petals 5 g
 rose oil 5 g | ?
 blue 5 g | ?
 blue colour 5 g | additive own-blue-colour 5 g

@@ -112,6 +112,14 @@ function indexOf(library: Library): Index {
     ...library.liquids.values(),
     ...library.additives.values(),
   ]
+  // Said without its last word it is the oil, where there is one; nutmeg is the spice.
+  const oils = new Set([
+    'nutmeg',
+    ...all.flatMap(({ name }) => {
+      const words = wordsOf(name)
+      return words.length === 2 && words[1] === 'oil' ? [words[0]!] : []
+    }),
+  ])
   for (const material of all) {
     const names = namesOf(material)
     const own = new Set(
@@ -127,7 +135,7 @@ function indexOf(library: Library): Index {
       if (material.kind === 'fat') {
         if (words.length > 1 && words.at(-1) === 'oil')
           add(words.slice(0, -1), material, name.rank, true)
-        else if (words.length > 1 && words.at(-1) === 'butter' && words[0] !== 'nutmeg')
+        else if (words.length > 1 && words.at(-1) === 'butter' && !oils.has(words[0]!))
           add(words.slice(0, -1), material, name.rank, true)
         if (
           words.length > 2 &&

@@ -265,6 +265,12 @@ const steps = computed(() => [
         </ul>
       </section>
     </template>
+    <ForWhom
+      class="mt-2 text-[12px]"
+      :document="document"
+      :result="onSheet.result"
+      :library="library"
+    />
     <section
       aria-label="Room for notes"
       class="mt-3 hidden border-2 border-ink px-2 py-1 print:block print:min-h-[13mm]"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computeFormula } from '#core/formula/compute'
-import { traitIds, traitsOf } from '#core/character/traits'
+import { traitIds, traitsOf, unknownShare } from '#core/character/traits'
 import { sayFoam, saySkin } from '#core/character/words'
 
 /** What the bar will be like: fatty acids, foam and skin as maps, three scales, and what would help. */
@@ -20,6 +20,8 @@ const before = computed(() => {
   const moved = then && traitIds.some((trait) => Math.abs(then[trait] - traits.value[trait]) > 0.5)
   return moved ? then : null
 })
+/** Where nothing is known of a part of the fats, nothing is foretold of the bar. */
+const unknown = computed(() => unknownShare(result.value, library.value))
 const helping = ref(false)
 const editingRegions = ref(false)
 const share = computed(() => ({
@@ -41,7 +43,17 @@ const share = computed(() => ({
           <NuxtLink to="/explained#sizes-solved-back-exact" class="link">Why?</NuxtLink>
         </p>
       </div>
+      <div v-if="unknown > 0.05" class="px-4 py-3 lg:col-span-3">
+        <h2>What the bar will be like is not known</h2>
+        <p class="mt-1">
+          Of {{ say.percent(unknown, 0) }} of the fats nobody has written down the fatty acids:
+          foam, skin, hardness and keeping follow from them. Write them in with the fat, from its
+          certificate or from a fat that it resembles.
+          <NuxtLink to="/formulas/materials" class="link">Materials</NuxtLink>
+        </p>
+      </div>
       <div
+        v-if="unknown <= 0.05"
         class="flex gap-3 max-[360px]:flex-wrap border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
       >
         <TraitMap
@@ -58,6 +70,7 @@ const share = computed(() => ({
         </div>
       </div>
       <div
+        v-if="unknown <= 0.05"
         class="flex gap-3 max-[360px]:flex-wrap border-line-2 px-4 py-3 max-lg:border-b lg:border-r"
       >
         <TraitMap
@@ -73,7 +86,7 @@ const share = computed(() => ({
           <p class="mt-1">{{ saySkin(traits, regions) }}</p>
         </div>
       </div>
-      <div class="px-4 py-3">
+      <div v-if="unknown <= 0.05" class="px-4 py-3">
         <div class="grid gap-2">
           <TraitScale
             v-for="trait in scales"

@@ -32,7 +32,7 @@ const insideWords = (help: Help) =>
 </script>
 
 <template>
-  <div class="px-4 py-2.5" aria-live="polite">
+  <div class="px-4 py-2.5">
     <p v-if="far === 0" class="text-ink-2">It is inside all its regions. Nothing needs help.</p>
     <p v-else-if="!helps.length" class="text-ink-2">
       No single change of a fat or of the superfat brings it nearer. The

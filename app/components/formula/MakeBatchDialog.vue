@@ -4,7 +4,6 @@ import { barsOf } from '#core/mould/bars'
 import { cureRuleFor, cureRulesOf } from '#core/rack/cure'
 
 /** Freezes the formula into a batch, after the last look at what speaks against it. */
-const { library } = storeToRefs(useMaterials())
 const editor = useFormulaEditor()
 const { result, remarks, faults, document, save } = editor
 const batches = useBatches()
@@ -14,7 +13,7 @@ const { lessons, drop } = useLessons(() => editor.id)
 const cureRules = computed(() => cureRulesOf(settings.value.rack.cures))
 const open = defineModel<boolean>({ required: true })
 
-const usual = computed(() => cureRuleFor(result.value, library.value))
+const usual = computed(() => cureRuleFor(result.value))
 const bars = ref<number | null>(barsOf(document.value, result.value.batter, useMoulds().documents))
 const rule = ref<string>(usual.value.id)
 const reasons = ref<Record<string, string>>({})

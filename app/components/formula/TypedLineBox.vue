@@ -120,7 +120,7 @@ defineExpose({ focus: () => input.value?.focus() })
     <p class="sr-only" role="status">{{ said }}</p>
     <template v-if="reading">
       <PegRow :reading="reading" class="px-[14px] text-[16px]" />
-      <div v-if="line.isLye.value && !reading.doubtful" aria-live="polite">
+      <div v-if="line.isLye.value && !reading.doubtful">
         <p :class="compared && compared.asked < 0 ? 'font-semibold text-stop' : ''">
           {{ lyeSays }}
         </p>

@@ -117,10 +117,10 @@ function setAcid(acid: (typeof fattyAcidNames)[number], share: number | null) {
         <input v-model="fat.inci" class="field font-normal" maxlength="200" />
       </FieldRow>
     </div>
-    <fieldset v-if="!shipped" class="flex flex-wrap gap-x-4 gap-y-1">
+    <fieldset class="flex flex-wrap gap-x-4 gap-y-1">
       <legend class="mb-1 font-semibold">It comes from</legend>
       <label v-for="from in fatOrigins" :key="from" class="flex items-center gap-1.5">
-        <input v-model="fat.origin" type="checkbox" :value="from" /> {{ from }}
+        <input v-model="fat.origin" type="checkbox" :value="from" /> {{ originNames[from] }}
       </label>
     </fieldset>
     <fieldset>

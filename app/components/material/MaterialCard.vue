@@ -25,6 +25,15 @@ function factsOfFat(fat: Fat): Fact[] {
       `${sapText(fat.sap.typical)} (${sapText(fat.sap.low)} to ${sapText(fat.sap.high)}) mg KOH/g`,
       from(fat.sap.source),
     ],
+    ...(fat.second
+      ? [
+          [
+            'By a second source',
+            `${sapText(fat.second.value)} mg KOH/g`,
+            from(fat.second.source),
+          ] as Fact,
+        ]
+      : []),
     [
       'Takes no lye',
       say.value.percent(fat.unsaponifiables.value),
@@ -38,7 +47,21 @@ function factsOfFat(fat: Fat): Fact[] {
       fat.softens ? from(fat.softens.source) : undefined,
     ],
     ['Density, melted', `${say.value.number(fat.density.value, 3)} g/ml`, from(fat.density.source)],
-    ['From', [fat.latin, say.value.list(fat.origin)].filter(Boolean).join('; ') || 'not told'],
+    [
+      'From',
+      [
+        fat.latin,
+        say.value.list(fat.origin.map((one) => originNames[one])),
+        fat.maybe
+          ? `may be ${say.value.list(
+              fat.maybe.map((one) => originNames[one]),
+              'or',
+            )}: ask the seller`
+          : '',
+      ]
+        .filter(Boolean)
+        .join('; ') || 'not told',
+    ],
     ['On a label', fat.inci || 'not told'],
   ]
 }

@@ -50,8 +50,6 @@ async function done() {
   said.value = null
   // A loaf that is firm is cut at once.
   if (before.value?.kind === 'tried' && !before.value.again) kind.value = 'cut'
-  // A strip that is soap leads on to the tongue, which some makers want besides.
-  else if (kind.value === 'strip' && kept.facts.usable.state === 'usable') kind.value = 'zapped'
   else asked.value = null
 }
 </script>

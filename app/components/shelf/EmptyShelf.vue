@@ -79,7 +79,7 @@ const rows = computed(() => [
 ])
 const lye = computed(() => say.value.massDown(shown.value.lye.naoh))
 const bars = 7
-const ready = computed(() => addDays(today.value, cureRuleFor(shown.value, library.value).days))
+const ready = computed(() => addDays(today.value, cureRuleFor(shown.value).days))
 const thumbnail = computed(() => thumbnailOf(example.value, library.value))
 async function open(print: boolean) {
   try {

@@ -26,9 +26,7 @@ const colourOf = (formulaId: string) => {
 function usualDays(formulaId: string): number {
   const formula = formulas.list.find(({ id }) => id === formulaId)
   const rules = cureRulesOf(settings.value.rack.cures)
-  const id = formula
-    ? cureRuleFor(computeFormula(formula.document, library.value), library.value).id
-    : 'most'
+  const id = formula ? cureRuleFor(computeFormula(formula.document, library.value)).id : 'most'
   return rules.find((rule) => rule.id === id)?.days ?? 42
 }
 const open = computed(() =>

@@ -145,7 +145,9 @@ const more = [
           </select>
           <select v-model="origin" class="field min-w-0" aria-label="Origin">
             <option value="any">any origin</option>
-            <option v-for="item in origins" :key="item" :value="item">{{ item }}</option>
+            <option v-for="item in origins" :key="item" :value="item">
+              {{ originNames[item] }}
+            </option>
           </select>
         </div>
         <ul class="min-h-0 overflow-y-auto" tabindex="0" aria-label="Found materials">

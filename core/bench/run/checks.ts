@@ -3,7 +3,8 @@ import type { BatterStage } from '#contracts/benchWords'
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../../materials/library'
-import { traitsOf } from '../../character/traits'
+import { usualWater } from '../../character/coefficients'
+import { makeupOf, traitOf } from '../../character/traits'
 import { afterPour, gelForecast, type AfterPour, type GelForecast } from '../../heat/gel'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import type { PlanContext } from '../plan/context'
@@ -59,7 +60,8 @@ export function afterPlanOf(
   const gelOf = (of: FormulaResult, gel = document.method.gel) =>
     gelForecast({ ...document, method: { ...document.method, gel } }, of, mixC + beforePour)
   const forecast = gelOf(result)
-  const firm = traitsOf(result, library).firmAtCut
+  // Water has a factor of its own there.
+  const firm = traitOf('firmAtCut', { ...makeupOf(result, library), water: usualWater })
   const after = afterPour(document, result, library, forecast, { firm, mixC, stage })
   const at = (hours: number) => new Date(Date.parse(pouredAt) + hours * 3_600_000).toISOString()
   const moment = (kind: Check['kind'], hours: number | null, to = hours): Check[] =>

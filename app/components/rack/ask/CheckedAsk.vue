@@ -14,7 +14,7 @@ const found = ref<PeekFind>('fine')
 const milk = computed(
   () =>
     !!whole.value &&
-    hasMilk({ result: whole.value.frozen.result, library: frozenLibrary(whole.value.frozen) }),
+    hasMilk({ document: whole.value.frozen.document, library: frozenLibrary(whole.value.frozen) }),
 )
 const advice = computed(() => peekAdvice(found.value, milk.value))
 watchEffect(() => (answer.value = { kind: 'checked', check: 'peek', found: found.value }))

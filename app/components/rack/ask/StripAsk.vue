@@ -26,6 +26,11 @@ const verdict = computed(() => {
       says: 'Too dry reads wrong. Wet it and hold a new strip; this one is kept and does not count.',
       bad: false,
     }
+  if (batch.facts.builders)
+    return {
+      says: 'There is soda or silicate in it: its lather reads 10 to 11 without any free lye, so a strip decides nothing here. The weights do, and time.',
+      bad: false,
+    }
   if (ph > lyePh)
     return {
       says: 'Over 11: there may be free lye. The batch is locked: gloves on, no skin. Test several bars again in three days; if it stays, rework it with oil or throw it away as your local rules say.',
@@ -33,7 +38,9 @@ const verdict = computed(() => {
     }
   if (ph > soapPh)
     return {
-      says: 'Over 10: the batch is held. It may still be saponifying; test again in three days.',
+      says: batch.facts.cleaning
+        ? 'Over 10: for a cleaning bar that may be all there is. It is held; test again in three days.'
+        : 'Over 10: the batch is held, not for skin. It may still be saponifying; test again in three days.',
       bad: true,
     }
   return { says: '8 to 10 is soap.', bad: false }

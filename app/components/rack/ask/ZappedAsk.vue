@@ -19,8 +19,9 @@ watchEffect(
 
 <template>
   <p class="text-ink-2">
-    The strip says soap. Some touch the wetted bar with the tip of the tongue besides: lye bites
-    like a battery. Nobody has to; rinse at once if it does.
+    Nobody needs this: the strip has said soap. Makers of many years note here whether a bar bit
+    them. If you have not done it before, leave it: what bites is lye, and it burns. Rinse at once
+    with much water.
   </p>
   <fieldset class="flex gap-5">
     <legend class="sr-only">Did it zap?</legend>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { frozenLibrary } from '#core/formula/frozen'
 import { lessonsOf } from '#core/rack/lessons'
 import { dueOf } from '#core/rack/due'
 import { standingEvents, standingOf } from '#core/rack/standing'
@@ -148,6 +149,12 @@ const weighIns = computed(() =>
           <h2>How it went</h2>
           <AsMade :batch="batch" />
         </div>
+        <ForWhom
+          class="border-t border-line px-4 py-2.5"
+          :document="batch.frozen.document"
+          :result="batch.frozen.result"
+          :library="frozenLibrary(batch.frozen)"
+        />
         <p class="no-print flex justify-between gap-3 border-t border-line px-4 py-2.5">
           <NuxtLink :to="`/batches/compare?a=${batch.id}`" class="link">Compare</NuxtLink>
           <NuxtLink :to="`/formulas/${batch.formulaId}`" class="link">Its formula now</NuxtLink>

@@ -256,11 +256,18 @@ const entries = computed(() => [
           <template v-if="question">A word is open: “{{ question }}”.</template>
           <template v-else>Nothing speaks against this formula.</template>
         </RemarkList>
+        <ForWhom
+          v-if="!open.length"
+          class="border-t border-line-2 px-4 py-3"
+          :document="document"
+          :result="result"
+          :library="library"
+        />
         <div v-if="!open.length && lessons.length" class="border-t border-line-2 px-4 py-3">
           <h2 class="mb-1.5">Learned</h2>
           <LessonList :lessons="lessons" @drop="drop" />
         </div>
-        <ul v-else class="border-t border-line-2" aria-label="Still open" aria-live="polite">
+        <ul v-if="open.length" class="border-t border-line-2" aria-label="Still open">
           <li
             v-for="item in open"
             :key="item.says"

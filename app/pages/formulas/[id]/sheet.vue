@@ -137,6 +137,13 @@ const address = computed(() => `${location.origin}/formulas/${id}`)
           </div>
         </dl>
       </div>
+      <ForWhom
+        v-if="weighed"
+        class="mt-4"
+        :document="document"
+        :result="weighed.result"
+        :library="library"
+      />
       <p v-if="document.notes" class="typed mt-4 whitespace-pre-line">{{ document.notes }}</p>
       <p class="mt-4 border-t border-line pt-2 text-[12px] text-ink-2">
         Lye burns: goggles and gloves, lye into water and never water onto lye, no aluminium. Local
