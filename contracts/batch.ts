@@ -113,6 +113,8 @@ export interface BatchFacts {
   pouredAt?: string | null
   /** Kept for laundry: not for skin. */
   laundry: boolean
+  /** The day on which it was melted again, from which it dries anew. Not there in facts from before that was told. */
+  remeltedOn?: string | null
   usable: Usable
   /** Chance of lye left over, by the weights and the spread of the fats; null while it is being worked out. */
   lyeHeavy: number | null

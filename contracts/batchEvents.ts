@@ -10,6 +10,7 @@ import {
   outs,
   peekFinds,
   rejectReasons,
+  salvageWays,
   stripPlaces,
   touches,
   troubles,
@@ -267,6 +268,19 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     ...base,
     kind: z.literal('corrected'),
     differences: z.array(differenceSchema).min(1).max(20),
+    note,
+  }),
+  /** What became of it after it had gone wrong: for the share of it that was left, 0–1, the fat and the water that went in, g. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('salvaged'),
+    way: z.enum(salvageWays),
+    left: z.number().positive().max(1).default(1),
+    fat: z
+      .strictObject({ id: z.string().min(1).max(80), grams: z.number().min(0.1).max(500_000) })
+      .nullable()
+      .default(null),
+    water: z.number().min(0).max(500_000).default(0),
     note,
   }),
   z.strictObject({ id: idSchema, kind: z.literal('undone'), event: idSchema }),

@@ -55,6 +55,10 @@ export const lessonAbouts = [
 ] as const
 export type LessonAbout = (typeof lessonAbouts)[number]
 
+/** What becomes of a batch that went wrong: melted again with what it lacks, grated for laundry, or kept and looked at again. */
+export const salvageWays = ['remelted', 'laundry', 'kept'] as const
+export type SalvageWay = (typeof salvageWays)[number]
+
 /** What can be wrong with bars. */
 export const troubles = [
   'orange-spots',

@@ -29,6 +29,8 @@ export interface DemoBatch {
   felt?: [after: number, scores: Partial<Record<FeelTest, number>>, note?: string][]
   /** Troubles seen: days after the pour, which, how bad. */
   troubles?: [after: number, trouble: Trouble, how: number, note?: string][]
+  /** Melted again: days after the pour, g of olive oil and of water that went in. */
+  remelted?: [after: number, fat: number, water: number, note: string]
   /** What users say: days ago, who, what. */
   remarks?: [ago: number, from: string, says: string][]
   lessons?: [ago: number, says: string, about?: LessonAbout][]
@@ -142,7 +144,16 @@ export const demoBatches: DemoBatch[] = [
     troubles: [[6, 'ash', 2, 'White tops again, as always without gel.']],
     left: gone(96),
   }),
-  usual('Boatyard Scrub', 163, 21, { left: gone(84) }),
+  usual('Boatyard Scrub', 163, 21, {
+    troubles: [[1, 'oil-on-top', 2, 'A spoon of oil in one corner.']],
+    remelted: [
+      3,
+      45,
+      320,
+      'One corner had parted. Melted again the same week: rough to look at, sound in use.',
+    ],
+    left: gone(84),
+  }),
   usual('Hostel Bar', 148, 24, {
     felt: [[45, { quickFoam: 4, lastingFoam: 5, skinAfter: 4, keepsShape: 4 }]],
     left: gone(70),

@@ -126,6 +126,17 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
       for (const event of life)
         events.push({ ...kept(event, idAt(event.day, 11)), at: instantOf(event.day, 11) })
     }
+    if (told.remelted) {
+      const [after, grams, water, note] = told.remelted
+      const ago = poured! - after
+      const fat = { id: 'olive', grams }
+      happened(
+        idAt(back(ago), 12),
+        { kind: 'salvaged', day: back(ago), way: 'remelted', fat, water, note },
+        ago,
+        12,
+      )
+    }
     for (const [after, trouble, how, note] of told.troubles ?? []) {
       const ago = poured! - after
       const photos = [photograph(db, id, drawnPhoto(thumbnail, number, trouble), back(ago))]

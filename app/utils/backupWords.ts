@@ -22,6 +22,7 @@ const events: Record<string, [one: string, more: string]> = {
   turned: ['a turning', 'turnings'],
   strip: ['a strip', 'strips'],
   zapped: ['a zap test', 'zap tests'],
+  salvaged: ['a salvage', 'salvages'],
   noted: ['a note', 'notes'],
   out: ['bars that went out', 'lots that went out'],
   placed: ['where the bars stand', 'moves of bars'],

@@ -122,7 +122,7 @@ export const outside = (value: number, [low, high]: Region): number =>
 
 /**
  * How far a bar is from all its regions: the sum of the squares of what lies outside.
- * @example distance(traits, body) // 424.976
+ * @example distance(traits, body) // 468.885
  */
 export const distance = (traits: Traits, regions: Regions): number =>
   sumOf(traitIds, (trait) => outside(traits[trait], regions[trait]) ** 2)

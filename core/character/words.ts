@@ -14,7 +14,7 @@ export function sayTrait(trait: Trait, value: number, region: Region): string {
 
 /** From which figure on foam is quick; below which it is thin, above which dense. By the figure, whatever the use wants. */
 const quickFrom = 28
-const denseness = { thin: 32, dense: 58 }
+const denseness = { thin: 36, dense: 58 }
 const foamWords = {
   quick: { thin: 'Quick and thin.', even: 'Quick and even.', dense: 'Quick and dense.' },
   slow: { thin: 'Slow and thin.', even: 'Slow and even.', dense: 'Slow and dense.' },

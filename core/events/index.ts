@@ -17,6 +17,7 @@ import { pictured } from './pictured'
 import { placed } from './placed'
 import { poured } from './poured'
 import { released } from './released'
+import { salvaged } from './salvaged'
 import { strip } from './strip'
 import { tried } from './tried'
 import { trouble } from './trouble'
@@ -43,6 +44,7 @@ export const eventKinds: { [K in Kind]: EventKind<K> } = {
   trouble,
   gelled,
   corrected,
+  salvaged,
   left,
   pictured,
   foretold,

@@ -11,6 +11,7 @@ import { forCleaning, lyeHeavyOdds } from '../risk/odds'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { dryingCurve, dryingForecast, dryingPrior, fitDrying, type Drying } from './drying/fit'
 import { dryingClock } from './drying/clock'
+import { salvageDifferences } from './salvage'
 import { standingEvents } from './standing'
 import { usableOf } from './usable'
 import { correctedMade, madeAsPlanned } from './wrong'
@@ -72,11 +73,13 @@ export function madeOf(
   events: readonly Exclude<BatchEvent, { kind: 'undone' }>[],
 ): Made | undefined {
   const poured = events.findLast((event) => event.kind === 'poured')
-  const differences = events.flatMap((event) =>
-    event.kind === 'corrected' ? event.differences : [],
-  )
-  return differences.length
-    ? correctedMade(frozen, poured?.made ?? madeAsPlanned(frozen), differences)
+  // In the order of days: what was melted again was the batch with its corrections.
+  const all = events.flatMap((event) => {
+    if (event.kind === 'corrected') return event.differences
+    return event.kind === 'salvaged' ? salvageDifferences(event) : []
+  })
+  return all.length
+    ? correctedMade(frozen, poured?.made ?? madeAsPlanned(frozen), all)
     : poured?.made
 }
 
@@ -93,6 +96,7 @@ function dryingOf(batch: DryingBatch, room: DryingRoom): Drying | null {
   const batter = made?.batter ?? result.batter
   const water = made?.water ?? result.water.content
   const grams = cut?.grams ?? batter / Math.max(1, cut?.bars ?? batch.bars)
+  const since = dryingSince(events, poured.day)
   const prior = dryingPrior(
     batter > 0 ? water / batter : 0,
     Math.max(1, grams),
@@ -101,9 +105,9 @@ function dryingOf(batch: DryingBatch, room: DryingRoom): Drying | null {
   )
   return fitDrying(
     prior,
-    weighInsOf(batch.events, poured.day),
+    weighInsOf(batch.events, since).filter(({ day }) => day >= 0),
     randomSource(1),
-    dryingClock(poured.day, room.days, room.humidity),
+    dryingClock(since, room.days, room.humidity),
   )
 }
 
@@ -183,6 +187,14 @@ function checksOf(
   return checksAfter(frozen, events).filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
+const isRemelt = (event: BatchEvent): boolean =>
+  event.kind === 'salvaged' && event.way === 'remelted'
+/** The day from which bars dry: of the pour, or of melting again. */
+const dryingSince = (events: StandingEvent[] | readonly BatchEvent[], pouredOn: Day): Day => {
+  const last = events.findLast(isRemelt)
+  return last && 'day' in last ? last.day : pouredOn
+}
+
 /** Salts that make a lather read high without free lye, from so much of the oils on. */
 const builders = new Set(['washing-soda', 'baking-soda', 'sodium-silicate', 'borax'])
 const builderShare = 0.01
@@ -249,6 +261,7 @@ export function factsAtOnce(
   const cut = last('cut')
   const left = last('left')
   const made = madeOf(batch.frozen, events)
+  const remelted = events.findLastIndex(isRemelt)
   const weighed = new Map(
     events.flatMap((event) =>
       event.kind === 'weighed'
@@ -267,8 +280,12 @@ export function factsAtOnce(
     tryAgainAt: cut ? null : (last('tried')?.again ?? null),
     inFreezer: !cut && (last('tried')?.frozen ?? false),
     pouredAt: poured?.pouredAt ?? null,
-    laundry: poured?.laundry ?? false,
-    usable: usableOf(events, made, hasBuilders(batch.frozen)),
+    laundry:
+      (poured?.laundry ?? false) ||
+      events.some((event) => event.kind === 'salvaged' && event.way === 'laundry'),
+    // Melted again it is another soap: what was tested before says nothing of it.
+    usable: usableOf(events.slice(remelted + 1), made, hasBuilders(batch.frozen)),
+    remeltedOn: events[remelted]?.day ?? null,
     weights: made !== undefined,
     slow: isSlow(batch.frozen, events),
     builders: hasBuilders(batch.frozen),
@@ -299,7 +316,7 @@ export function factsOf(
   const superfat = madeOf(batch.frozen, events)?.superfat ?? batch.frozen.result.superfat.total
   return factsAtOnce(batch, {
     lyeHeavy: lyeHeavyOdds(batch.frozen, superfat),
-    drying: poured ? dryingFactsOf(batch, poured.day, room) : null,
+    drying: poured ? dryingFactsOf(batch, dryingSince(events, poured.day), room) : null,
   })
 }
 

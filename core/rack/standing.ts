@@ -36,6 +36,9 @@ const firstDays = 3
 /** The plank below the mantle: the last fortnight, or the last third of a short cure. */
 const lastDays = 14
 
+/** Days that a bar dries which was melted again. Makers' custom. */
+export const remeltDays = 28
+
 /** Days at the scale from which weight may decide. */
 const decidesAfter = 3
 
@@ -59,7 +62,11 @@ export function standingEvents<Event extends BatchEvent>(
  */
 export function standingOf({ facts, cure }: KnownBatch, today: Day): Standing {
   const { pouredOn, cutOn, leftOn, spoiled, drying } = facts
-  const curedOn = pouredOn && addDays(pouredOn, cure.days)
+  const { remeltedOn = null } = facts
+  // Melted again it dries anew.
+  const curedOn = remeltedOn
+    ? addDays(remeltedOn, remeltDays)
+    : pouredOn && addDays(pouredOn, cure.days)
   // Before bars were weighed some times drying is known to within months only: the calendar decides.
   const dryOn = drying && drying.times >= decidesAfter ? drying.dryOn : null
   const dryIsLater = curedOn !== null && dryOn !== null && dryOn > curedOn

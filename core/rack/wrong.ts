@@ -26,14 +26,17 @@ export function madeAsPlanned({ result }: Pick<Frozen, 'result'>): Made {
 }
 
 /** Alkali and what takes it up, as g NaOH. */
-interface Balance {
+export interface Balance {
   alkali: number
   acid: number
   fats: number
 }
 
-/** The balance of a batch by its weights: what its fats take up follows from its superfat and its alkali. */
-function balanceOf({ result }: Pick<Frozen, 'result'>, made: Made): Balance {
+/**
+ * The balance of a batch by its weights: what its fats take up follows from its superfat and its alkali.
+ * @example balanceOf(frozen, madeAsPlanned(frozen)).acid // 0
+ */
+export function balanceOf({ result }: Pick<Frozen, 'result'>, made: Made): Balance {
   const { lye } = result
   const planned = lye.pureNaoh + lye.pureKoh
   const perPure = planned > 0 ? lye.pureAsNaoh / planned : 1
@@ -47,8 +50,11 @@ function balanceOf({ result }: Pick<Frozen, 'result'>, made: Made): Balance {
   return { alkali, acid, fats }
 }
 
-/** g NaOH that a gram of a fat takes up in full: S in mg KOH per g. */
-const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
+/**
+ * g NaOH that a gram of a fat takes up in full: S in mg KOH per g.
+ * @example demandOf(190) // 0.135449
+ */
+export const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
 
 /**
  * What the batch is with what really went in. Differences of unknown things change the mass of the batter only.
@@ -116,7 +122,7 @@ const lean = 0.02
 const rich = { from: 0.12, over: 0.04 } as const
 const tooRich = { from: 0.3, over: 0.15 } as const
 /** Superfat that a rework aims at when the formula's own is lower. */
-const reworkTo = 0.05
+export const reworkTo = 0.05
 /** Water for each gram of lye that is added to finished soap: enough to dissolve it well. */
 const reworkRatio = 2
 

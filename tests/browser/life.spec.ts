@@ -269,9 +269,30 @@ test('lye doubled and found later: what it is, what can be done, and it is locke
   await expect(dialog.getByRole('status')).toContainText(/\d+\.\d g of Olive oil:/)
   await expect(dialog.getByRole('status')).toContainText('No skin, no sale, no gift')
   await dialog.getByLabel('How it was found out').fill('The tub is empty')
-  await confirm(page, 'That is what went in')
+  await dialog.getByRole('button', { name: 'That is what went in' }).click()
+  // What becomes of it is asked at once, and may be left for later.
+  await expect(dialog).toContainText('Salvage: Wrong')
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByText('Free lye by the weights: rework it')).toBeVisible()
   await expect(page.getByRole('button', { name: 'For sale' })).toBeHidden()
+
+  await page.getByRole('button', { name: 'Salvage', exact: true }).click()
+  await expect(dialog.getByLabel(/Grate it for the laundry/)).toBeDisabled()
+  await expect(dialog.getByLabel(/Keep it and look again/)).toBeDisabled()
+  await expect(dialog.getByRole('status')).toContainText(
+    /\d+\.\d g Olive oil and \d+(\.\d)? g water/,
+  )
+  await expect(dialog.getByRole('status')).toContainText(
+    /Then it has 5 % superfat, instead of -\d+ %/,
+  )
+  await dialog.getByLabel('What is left weighs').fill('1200')
+  await expect(dialog.getByRole('status')).toContainText('1,200 g of it')
+  await confirm(page, 'That is what was done')
+  await expect(
+    page.getByText(/^Melted again with \d+\.\d g olive and \d+(\.\d)? g water$/),
+  ).toBeVisible()
+  await expect(page.getByText('Free lye by the weights: rework it')).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Trust the weights' })).toBeVisible()
 })
 
 test('weigh-ins come from a spreadsheet, row by row, and nothing odd slips in', async ({

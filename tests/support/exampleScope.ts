@@ -12,6 +12,7 @@ import { heatTakenBy } from '#core/heat/dissolving'
 import { library as shipped } from '#core/materials/library'
 import { dryingPrior } from '#core/rack/drying/fit'
 import { standingOf } from '#core/rack/standing'
+import { madeAsPlanned } from '#core/rack/wrong'
 import { readRecipe } from '#core/recipe/read'
 import { uncertaintyOf } from '#core/risk/uncertainty'
 import { randomSource } from '#core/statistics/randomSource'
@@ -118,6 +119,7 @@ export const exampleScope: Record<string, unknown> = {
   extra,
   pot,
   frozen,
+  madeAsPlanned,
   subject,
   bench,
   // A formula of three fats to find, for a body bar: 20 to 60 % of each, at a price a kilogram.

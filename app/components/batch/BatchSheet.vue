@@ -266,7 +266,8 @@ const steps = computed(() => [
       </section>
     </template>
     <ForWhom
-      class="mt-2 text-[12px]"
+      class="mt-1 text-[11px]"
+      brief
       :document="document"
       :result="onSheet.result"
       :library="library"

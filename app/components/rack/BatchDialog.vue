@@ -50,6 +50,9 @@ async function done() {
   said.value = null
   // A loaf that is firm is cut at once.
   if (before.value?.kind === 'tried' && !before.value.again) kind.value = 'cut'
+  // Lye-heavy by a weight that was wrong: what becomes of it is asked at once.
+  else if (kind.value === 'corrected' && kept.facts.usable.state === 'locked')
+    kind.value = 'salvaged'
   else asked.value = null
 }
 </script>

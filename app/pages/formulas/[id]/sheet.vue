@@ -140,6 +140,7 @@ const address = computed(() => `${location.origin}/formulas/${id}`)
       <ForWhom
         v-if="weighed"
         class="mt-4"
+        brief
         :document="document"
         :result="weighed.result"
         :library="library"
