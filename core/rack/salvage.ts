@@ -1,6 +1,7 @@
 import type { BatchEvent, Difference, Made } from '#contracts/batch'
 import type { SalvageWay } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
+import { frozenLibrary } from '../formula/frozen'
 import { demandOf, balanceOf, correctedMade, reworkTo } from './wrong'
 
 /* What becomes of a batch that went wrong, as a plan: what goes in, what it is then, how long it stands. Grams, fractions. */
@@ -30,10 +31,12 @@ export function remeltOf(frozen: Frozen, made: Made, left: number, mass?: number
   const balance = balanceOf(frozen, made)
   const target = Math.max(reworkTo, document.superfat ?? reworkTo)
   const bound = balance.alkali - balance.acid
-  const known = result.fats.filter(({ sap }) => sap > 0)
+  const library = frozenLibrary(frozen)
+  const known = result.fats.filter(({ sap }) => sap > 0).sort((a, b) => b.grams - a.grams)
+  // A liquid oil stirs in; castor makes it sticky.
   const given =
-    known.find(({ id }) => id === 'olive' || id === 'sunflower') ??
-    [...known].sort((a, b) => b.grams - a.grams)[0]
+    known.find(({ id }) => id !== 'castor' && library.fats.get(id)?.stateAt20 === 'liquid') ??
+    known[0]
   if (!given || !(made.batter > 0)) return null
   const short = Math.max(0, bound / (1 - target) - balance.fats)
   const grams = (short / demandOf(given.sap)) * left

@@ -280,7 +280,7 @@ test('lye doubled and found later: what it is, what can be done, and it is locke
   await expect(dialog.getByLabel(/Grate it for the laundry/)).toBeDisabled()
   await expect(dialog.getByLabel(/Keep it and look again/)).toBeDisabled()
   await expect(dialog.getByRole('status')).toContainText(
-    /\d+\.\d g Olive oil and \d+(\.\d)? g water/,
+    /\d+\.\d g olive oil and \d+(\.\d)? g water/,
   )
   await expect(dialog.getByRole('status')).toContainText(
     /Then it has 5 % superfat, instead of -\d+ %/,

@@ -47,7 +47,7 @@ const others = computed(() => {
     const at = middle(one)
     const apart = drawn.every((box) => {
       const { cx, cy } = middle(box)
-      return Math.hypot(at.cx - cx, (at.cy - cy) * 1.6) > 44
+      return Math.hypot(at.cx - cx, (at.cy - cy) * 1.6) > 52
     })
     if (!apart) return []
     drawn.push(one)

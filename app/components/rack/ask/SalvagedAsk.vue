@@ -4,6 +4,7 @@ import { madeOf } from '#core/rack/facts'
 import { remeltOf, salvageKinds, salvagedMade, whyNotSalvaged } from '#core/rack/salvage'
 import { standingEvents, standingOf } from '#core/rack/standing'
 import { madeAsPlanned } from '#core/rack/wrong'
+import { inSentence } from '#core/units/language'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 
 /** What becomes of a batch that went wrong: the way, what is weighed for it, and what it is then. */
@@ -110,7 +111,8 @@ watchEffect(() => {
     </div>
     <p role="status" class="figure bg-ground px-3 py-2">
       <b>
-        <template v-if="plan.fat">{{ say.mass(plan.fat.grams) }} {{ plan.fat.name }} and </template
+        <template v-if="plan.fat"
+          >{{ say.mass(plan.fat.grams) }} {{ inSentence(plan.fat.name) }} and </template
         >{{ say.mass(plan.water) }} water
       </b>
       for {{ say.percent(left, 0) }} of the batch{{
