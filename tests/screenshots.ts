@@ -129,13 +129,14 @@ for (const [file, path, width = 1280, height = 800] of views) {
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
   if (file === 'rack-room') await page.getByText('Room', { exact: true }).last().click()
-  if (path.startsWith('/formulas/0') && file !== 'two-sides')
-    await page.getByText(/lye left over: .*\d/).waitFor()
   if (file === 'size') {
     await page.getByRole('button', { name: /^Size:/ }).click()
     await page.getByRole('button', { name: /^Eight pebbles/ }).click()
   }
   await quiet(page)
+  // The odds are drawn once more when the workshop's settings have come.
+  if (path.startsWith('/formulas/0') && file !== 'two-sides')
+    await page.getByText(/lye left over: .*\d/).waitFor()
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
 }

@@ -77,7 +77,7 @@ const byScent: [FlagId, RegExp][] = [
   ],
   [
     'pets',
-    /\b(tea tree|eucalyptus|wintergreen|pennyroyal|peppermint|cinnamon|clove|pine|fir|ylang|orange|lemon|lime|grapefruit|bergamot|citronella)\b/i,
+    /\b(tea tree|eucalyptus|wintergreen|pennyroyal|peppermint|cinnamon|clove|pine|ylang|orange|lemon|lime|grapefruit|bergamot|citronella)\b/i,
   ],
 ]
 /** Where a cleaning bar is meant for neither skin nor lap, these say nothing. */

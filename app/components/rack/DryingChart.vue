@@ -8,7 +8,8 @@ import { mean } from '#core/statistics/sum'
 const { batch } = defineProps<{ batch: Batch }>()
 const workshop = useWorkshop()
 const { say, today } = storeToRefs(workshop)
-const pouredOn = computed(() => batch.facts.pouredOn!)
+/** The day of the pour, or of melting again: from then it dries. */
+const pouredOn = computed(() => batch.facts.remeltedOn ?? batch.facts.pouredOn!)
 const facts = computed(() => batch.facts.drying!)
 const now = computed(() => daysBetween(pouredOn.value, today.value))
 const dry = computed(() => daysBetween(pouredOn.value, facts.value.dryOn))
@@ -27,7 +28,7 @@ const until = computed(() => curve.value.at(-1)?.day ?? 14)
 const means = computed(() => {
   const byDay = new Map<number, number[]>()
   for (const { day, grams } of weighInsOf(batch.events, pouredOn.value))
-    byDay.set(day, [...(byDay.get(day) ?? []), grams])
+    if (day >= 0) byDay.set(day, [...(byDay.get(day) ?? []), grams])
   return [...byDay].map(([day, grams]) => [day, mean(grams)])
 })
 const green = '#2a6d4e'
