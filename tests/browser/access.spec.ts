@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 import { quiet, space } from '../support/quiet'
 import { blankFormula } from '../../core/formula/blank'
 import { lead, planned, upTo } from '../support/atBench'
-import { expect, openFormula, panel, plank, test } from './fixtures'
+import { expect, openBatch, openFormula, panel, plank, test } from './fixtures'
 
 async function problemsOf(page: Page) {
   // The pages have no frames: one run in the page itself is enough, and much quicker.
@@ -48,22 +48,22 @@ const places: [name: string, go: (page: Page) => Promise<unknown>][] = [
   [
     'the life of a batch',
     async (page) => {
-      await page.goto('/rack')
-      await plank(page, 'Last weeks', /^Market Rose/).click()
-      await panel(page)
-        .getByRole('link', { name: /^Open batch/ })
-        .click()
+      await openBatch(page, 'Last weeks', /^Market Rose/)
       await page.getByRole('heading', { name: 'Ash' }).waitFor()
+    },
+  ],
+  [
+    'a trouble and its causes',
+    async (page) => {
+      await openBatch(page, 'Last weeks', /^Market Rose/)
+      await page.getByRole('link', { name: 'Causes, and what to do: Ash' }).click()
+      await page.getByRole('link', { name: /^Market Rose 26: no gel/ }).waitFor()
     },
   ],
   [
     'two batches side by side',
     async (page) => {
-      await page.goto('/rack')
-      await plank(page, 'Drying', /^Hostel Bar 30/).click()
-      await panel(page)
-        .getByRole('link', { name: /^Open batch/ })
-        .click()
+      await openBatch(page, 'Drying', /^Hostel Bar 30/)
       await page.getByRole('link', { name: 'Compare' }).click()
       await page.getByRole('heading', { name: 'In the formula' }).waitFor()
     },

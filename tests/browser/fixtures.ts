@@ -98,3 +98,13 @@ export const panel = (page: Page) => page.getByRole('complementary', { name: 'Th
 /** Presses a button of the open dialog. */
 export const confirm = (page: Page, says: string) =>
   page.getByRole('dialog').getByRole('button', { name: says }).click()
+
+/** Goes from the rack to the page of a batch; both have the same menu, so it waits for the page. */
+export async function openBatch(page: Page, name: string, bar: RegExp) {
+  await page.goto('/rack')
+  await plank(page, name, bar).click()
+  await panel(page)
+    .getByRole('link', { name: /^Open batch/ })
+    .click()
+  await expect(page.getByRole('heading', { level: 1, name: bar })).toBeVisible()
+}

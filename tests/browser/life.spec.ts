@@ -3,20 +3,20 @@ import { send } from '../support/send'
 import type { Batch } from '../../contracts/batch'
 import { PNG } from 'pngjs'
 import type { Page } from '@playwright/test'
-import { confirm, expect, openFormula, panel, plank, plannedBatch, test } from './fixtures'
+import {
+  confirm,
+  expect,
+  openBatch,
+  openFormula,
+  panel,
+  plank,
+  plannedBatch,
+  test,
+} from './fixtures'
 
 const more = async (page: Page, says: string) => {
   await page.getByRole('button', { name: 'More to write down' }).click()
   await page.getByRole('menuitem', { name: says }).click()
-}
-/** Goes from the rack to the page of a batch; both have the same menu, so it waits for the page. */
-async function openBatch(page: Page, name: string, bar: RegExp) {
-  await page.goto('/rack')
-  await plank(page, name, bar).click()
-  await panel(page)
-    .getByRole('link', { name: /^Open batch/ })
-    .click()
-  await expect(page.getByRole('heading', { level: 1, name: bar })).toBeVisible()
 }
 const photo = {
   name: 'cut.png',
@@ -280,7 +280,7 @@ test('lye doubled and found later: what it is, what can be done, and it is locke
   await expect(dialog.getByLabel(/Grate it for the laundry/)).toBeDisabled()
   await expect(dialog.getByLabel(/Keep it and look again/)).toBeDisabled()
   await expect(dialog.getByRole('status')).toContainText(
-    /\d+\.\d g olive oil and \d+(\.\d)? g water/,
+    /[\d,]+\.\d g olive oil and [\d,]+\.\d g water/,
   )
   await expect(dialog.getByRole('status')).toContainText(
     /Then it has 5 % superfat, instead of -\d+ %/,
@@ -289,7 +289,7 @@ test('lye doubled and found later: what it is, what can be done, and it is locke
   await expect(dialog.getByRole('status')).toContainText('1,200 g of it')
   await confirm(page, 'That is what was done')
   await expect(
-    page.getByText(/^Melted again with \d+\.\d g olive and \d+(\.\d)? g water$/),
+    page.getByText(/^Melted again with [\d,]+\.\d g olive and [\d,]+\.\d g water$/),
   ).toBeVisible()
   await expect(page.getByText('Free lye by the weights: rework it')).toBeHidden()
   await expect(page.getByRole('button', { name: 'Trust the weights' })).toBeVisible()

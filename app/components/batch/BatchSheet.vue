@@ -266,7 +266,7 @@ const steps = computed(() => [
       </section>
     </template>
     <ForWhom
-      class="mt-1 text-[11px]"
+      class="mt-0.5 text-[11px] leading-[14px]"
       brief
       :document="document"
       :result="onSheet.result"
@@ -274,7 +274,7 @@ const steps = computed(() => [
     />
     <section
       aria-label="Room for notes"
-      class="mt-3 hidden border-2 border-ink px-2 py-1 print:block print:min-h-[13mm]"
+      class="mt-2 hidden border-2 border-ink px-2 py-1 print:block print:min-h-[9mm]"
     >
       <h3 class="text-[12px]">what was different today</h3>
     </section>

@@ -8,6 +8,9 @@ const emit = defineEmits<{ done: [] }>()
 const { current } = plan
 const places = computed(() => plan.all.value.filter(({ is }) => is === 'place'))
 const fixtures = computed(() => plan.all.value.filter(({ is }) => is === 'fixture'))
+/** A name as it is typed: an answer to something else that comes meanwhile leaves it alone. */
+const typed = ref<string | null>(null)
+watch([() => current.value?.one.id, () => current.value?.one.name], () => (typed.value = null))
 const valueOf = (event: Event) => (event.target as HTMLInputElement).value
 const extents = computed(() => {
   if (!current.value) return []
@@ -35,7 +38,8 @@ const extents = computed(() => {
             :key="current.one.id"
             class="field font-normal"
             maxlength="60"
-            :value="current.one.name"
+            :value="typed ?? current.one.name"
+            @input="typed = valueOf($event)"
             @change="plan.change(current!, { name: valueOf($event) })"
           />
         </FieldRow>

@@ -258,7 +258,8 @@ const entries = computed(() => [
         </RemarkList>
         <ForWhom
           v-if="!open.length"
-          class="border-t border-line-2 px-4 py-3"
+          class="border-t border-line-2 px-4 py-2 text-sm"
+          brief
           :document="document"
           :result="result"
           :library="library"
