@@ -4,8 +4,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Trouble } from '#contracts/rackWords'
 import type { FormulaVersion } from '#contracts/version'
 import { applyPatch } from '#core/formula/patch'
-import { standingEvents } from '#core/rack/standing'
-import { alongSays, comparable } from '#core/troubles/along'
+import { alongSays, comparable, sightings } from '#core/troubles/along'
 import { caseOf, causesOf, type Cause } from '#core/troubles/causes'
 import { figureKinds } from '#core/troubles/figures'
 import { troubleKinds } from '#core/troubles/kinds'
@@ -24,14 +23,9 @@ export function useTroubleCauses(batch: Ref<Batch | null>, trouble: Trouble) {
     batch.value ? caseOf(batch.value, today.value, humidity.value, say.value) : null,
   )
   const causes = computed(() => (about.value ? causesOf(trouble, about.value) : []))
-  /** Days on which it was seen on this batch, the first of them first. */
-  const seenOn = computed(() =>
-    standingEvents(batch.value?.events ?? [])
-      .flatMap((event) =>
-        event.kind === 'trouble' && event.trouble === trouble && event.how > 0 ? [event.day] : [],
-      )
-      .sort(),
-  )
+  /** When it was seen on this batch, and the days of it, the first first. */
+  const seen = computed(() => sightings(batch.value?.events ?? [], trouble))
+  const seenOn = computed(() => seen.value.map(({ day }) => day).sort())
 
   /** Which cause is looked at: the first with a figure, until somebody picks another. */
   const picked = ref<string | null>(null)
@@ -157,8 +151,8 @@ export function useTroubleCauses(batch: Ref<Batch | null>, trouble: Trouble) {
     }
   }
   return {
-    about,
     causes,
+    seen,
     seenOn,
     picked,
     looked,

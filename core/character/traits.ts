@@ -54,12 +54,17 @@ export const hardlyDissolving = (acids: Makeup['acids']): number =>
 export function traitOf(trait: Trait, makeup: Makeup): number {
   const rule = traitRules[trait]
   const { acids, superfat, keeper, water, kohShare, lends } = makeup
-  const drier = usualWater - water
   let value = rule.constant + rule.superfat * superfat * 100 + (keeper ? rule.keeper : 0)
   value += (lends[trait] ?? 0) + rule.potash * kohShare
-  value += rule.lessWater * clamp(drier, usualWater - 3.5, usualWater - 1)
-  value += rule.lessWaterOleic * (acids.oleic ?? 0) * 100 * clamp(drier, 0, usualWater - leastWater)
-  value += rule.undissolved * Math.max(0, hardlyDissolving(acids) - dissolves.upTo)
+  value += rule.lessWater * (usualWater - clamp(water, 1, 3.5))
+  value +=
+    rule.lessWaterOleic *
+    (acids.oleic ?? 0) *
+    100 *
+    (usualWater - clamp(water, leastWater, usualWater))
+  // Asked for hundreds of blends at once: only where it counts.
+  if (rule.undissolved)
+    value += rule.undissolved * Math.max(0, hardlyDissolving(acids) - dissolves.upTo)
   for (const acid of fattyAcidNames) {
     const percent = (acids[acid] ?? 0) * 100
     const counts =

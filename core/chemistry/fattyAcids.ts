@@ -1,4 +1,5 @@
 import type { FattyAcid } from '#contracts/result'
+import { sumOf } from '../statistics/sum'
 import { atomicMass, molarMass } from './elements'
 
 /** Fatty acids by name: carbons, double bonds, hydroxyl groups on the chain. In the order they are always listed. */
@@ -24,6 +25,18 @@ export const fattyAcids: Record<
 }
 
 export const fattyAcidNames = Object.keys(fattyAcids) as FattyAcid[]
+
+/** Acids of 8 to 14 carbons: their soaps dissolve at once, foam quickly and take the skin's own fat along. */
+export const shortAcids = ['caprylic', 'capric', 'lauric', 'myristic'] as const
+
+/**
+ * Share that some acids make up of a profile, 0–1.
+ * @example shareOfAcids({ lauric: 0.48, oleic: 0.3 }, shortAcids) // 0.48
+ */
+export const shareOfAcids = (
+  profile: Partial<Record<FattyAcid, number>>,
+  acids: readonly FattyAcid[],
+): number => sumOf(acids, (acid) => profile[acid] ?? 0)
 
 /**
  * Molar mass of a fatty acid, g/mol, from its formula CₙH₂ₙ₋₂ₐO₂₊ₕ.

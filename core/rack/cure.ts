@@ -1,7 +1,7 @@
-import type { FattyAcid, FormulaResult } from '#contracts/result'
+import type { FormulaResult } from '#contracts/result'
 import type { CureDays } from '#contracts/workshop'
 import { potashOf } from '../character/traits'
-import { sumOf } from '../statistics/sum'
+import { shareOfAcids, shortAcids } from '../chemistry/fattyAcids'
 
 /** How long makers let a kind of soap cure, in days. Makers differ; these are the middle of what they do. */
 export const cureRules = [
@@ -56,7 +56,6 @@ export function cureRulesOf(own: readonly CureDays[]): (CureDays & { because?: s
 /** Share of acids that never set hard from which a bar is cured as one of olive is. Olive is 0.83, olive with laurel 0.76. */
 const soft = 0.74
 const softAcids = ['palmitoleic', 'oleic', 'gondoic', 'erucic', 'linoleic', 'linolenic'] as const
-const shortAcids = ['caprylic', 'capric', 'lauric', 'myristic'] as const
 /** Share of potash from which a bar dries for months. */
 const potash = 0.05
 
@@ -65,10 +64,9 @@ const potash = 0.05
  * @example cureRuleFor(made).id // 'olive'
  */
 export function cureRuleFor(result: FormulaResult): CureRule {
-  const share = (acids: readonly FattyAcid[]) =>
-    sumOf(acids, (acid) => result.fattyAcids[acid] ?? 0)
-  if (share(softAcids) >= soft) return cureRule('olive')!
+  const { fattyAcids } = result
+  if (shareOfAcids(fattyAcids, softAcids) >= soft) return cureRule('olive')!
   if (potashOf(result) >= potash - 1e-9) return cureRule('patient')!
   // Half of the fats coconut is two fifths of short acids.
-  return cureRule(share(shortAcids) >= 0.39 ? 'coconut-rich' : 'most')!
+  return cureRule(shareOfAcids(fattyAcids, shortAcids) >= 0.39 ? 'coconut-rich' : 'most')!
 }

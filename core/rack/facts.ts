@@ -187,19 +187,17 @@ function checksOf(
   return checksAfter(frozen, events).filter(({ kind }) => kind === 'unmould' || !looked.has(kind))
 }
 
-const isRemelt = (event: BatchEvent): boolean =>
+const isRemelt = (event: BatchEvent): event is Extract<BatchEvent, { kind: 'salvaged' }> =>
   event.kind === 'salvaged' && event.way === 'remelted'
 /** The day from which bars dry: of the pour, or of melting again. */
-const dryingSince = (events: StandingEvent[] | readonly BatchEvent[], pouredOn: Day): Day => {
-  const last = events.findLast(isRemelt)
-  return last && 'day' in last ? last.day : pouredOn
-}
+const dryingSince = (events: readonly BatchEvent[], pouredOn: Day): Day =>
+  events.findLast(isRemelt)?.day ?? pouredOn
 
 /** Salts that make a lather read high without free lye, from so much of the oils on. */
-const builders = new Set(['washing-soda', 'baking-soda', 'sodium-silicate', 'borax'])
+const builderIds = new Set(['washing-soda', 'baking-soda', 'sodium-silicate', 'borax'])
 const builderShare = 0.01
 const hasBuilders = ({ result }: Frozen): boolean =>
-  result.additives.some(({ id, grams }) => builders.has(id) && grams > builderShare * result.oils)
+  result.additives.some(({ id, grams }) => builderIds.has(id) && grams > builderShare * result.oils)
 
 /** °C of both vessels below which a batch is slow to finish. */
 const coldPot = 27
@@ -262,6 +260,7 @@ export function factsAtOnce(
   const left = last('left')
   const made = madeOf(batch.frozen, events)
   const remelted = events.findLastIndex(isRemelt)
+  const builders = hasBuilders(batch.frozen)
   const weighed = new Map(
     events.flatMap((event) =>
       event.kind === 'weighed'
@@ -284,11 +283,11 @@ export function factsAtOnce(
       (poured?.laundry ?? false) ||
       events.some((event) => event.kind === 'salvaged' && event.way === 'laundry'),
     // Melted again it is another soap: what was tested before says nothing of it.
-    usable: usableOf(events.slice(remelted + 1), made, hasBuilders(batch.frozen)),
+    usable: usableOf(events.slice(remelted + 1), made, builders),
     remeltedOn: events[remelted]?.day ?? null,
     weights: made !== undefined,
     slow: isSlow(batch.frozen, events),
-    builders: hasBuilders(batch.frozen),
+    builders,
     lyeHeavy: fitted?.lyeHeavy ?? null,
     cleaning: forCleaning(batch.frozen),
     releasedOn: last('released')?.day ?? null,

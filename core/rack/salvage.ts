@@ -1,8 +1,7 @@
 import type { BatchEvent, Difference, Made } from '#contracts/batch'
 import type { SalvageWay } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
-import { frozenLibrary } from '../formula/frozen'
-import { demandOf, balanceOf, correctedMade, reworkTo } from './wrong'
+import { balanceOf, correctedMade, reworkOf } from './wrong'
 
 /* What becomes of a batch that went wrong, as a plan: what goes in, what it is then, how long it stands. Grams, fractions. */
 
@@ -27,19 +26,9 @@ export interface Remelt {
  * @example remeltOf(frozen, madeAsPlanned(frozen), 1).fat // null
  */
 export function remeltOf(frozen: Frozen, made: Made, left: number, mass?: number): Remelt | null {
-  const { document, result } = frozen
-  const balance = balanceOf(frozen, made)
-  const target = Math.max(reworkTo, document.superfat ?? reworkTo)
-  const bound = balance.alkali - balance.acid
-  const library = frozenLibrary(frozen)
-  const known = result.fats.filter(({ sap }) => sap > 0).sort((a, b) => b.grams - a.grams)
-  // A liquid oil stirs in; castor makes it sticky.
-  const given =
-    known.find(({ id }) => id !== 'castor' && library.fats.get(id)?.stateAt20 === 'liquid') ??
-    known[0]
+  const { target, given, grams: lacking } = reworkOf(frozen, balanceOf(frozen, made))
   if (!given || !(made.batter > 0)) return null
-  const short = Math.max(0, bound / (1 - target) - balance.fats)
-  const grams = (short / demandOf(given.sap)) * left
+  const grams = Math.max(0, lacking) * left
   const poured = made.batter * left
   const now = mass ?? poured
   // What has dried off was water.
@@ -50,7 +39,7 @@ export function remeltOf(frozen: Frozen, made: Made, left: number, mass?: number
     fat,
     water,
     mass: now + grams + water,
-    superfat: short > 0 ? target : made.superfat,
+    superfat: lacking > 0 ? target : made.superfat,
   }
 }
 

@@ -50,11 +50,8 @@ export function balanceOf({ result }: Pick<Frozen, 'result'>, made: Made): Balan
   return { alkali, acid, fats }
 }
 
-/**
- * g NaOH that a gram of a fat takes up in full: S in mg KOH per g.
- * @example demandOf(190) // 0.135449
- */
-export const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
+/** g NaOH that a gram of a fat takes up in full: S in mg KOH per g. */
+const demandOf = (sap: number) => (sap / 1000) * naohPerKoh
 
 /**
  * What the batch is with what really went in. Differences of unknown things change the mass of the batter only.
@@ -122,9 +119,27 @@ const lean = 0.02
 const rich = { from: 0.12, over: 0.04 } as const
 const tooRich = { from: 0.3, over: 0.15 } as const
 /** Superfat that a rework aims at when the formula's own is lower. */
-export const reworkTo = 0.05
+const reworkTo = 0.05
 /** Water for each gram of lye that is added to finished soap: enough to dissolve it well. */
 const reworkRatio = 2
+
+/**
+ * What a rework aims at, the fat of the formula that is given for it (a liquid oil stirs in; castor makes it sticky), and so much
+ * of that as all of the batch lacks; negative where it has more than enough.
+ * @example reworkOf(frozen, balanceOf(frozen, madeAsPlanned(frozen))).target // 0.05
+ */
+export function reworkOf(frozen: Frozen, balance: Balance) {
+  const { document, result } = frozen
+  const library = frozenLibrary(frozen)
+  const target = Math.max(reworkTo, document.superfat ?? reworkTo)
+  const known = result.fats.filter(({ sap }) => sap > 0).sort((a, b) => b.grams - a.grams)
+  const given =
+    known.find(({ id }) => id === 'olive' || id === 'sunflower') ??
+    known.find(({ id }) => id !== 'castor' && library.fats.get(id)?.stateAt20 === 'liquid') ??
+    known[0]
+  const short = (balance.alkali - balance.acid) / (1 - target) - balance.fats
+  return { target, given, grams: given ? short / demandOf(given.sap) : 0 }
+}
 
 /**
  * What can be done with a batch of which the weights are now known.
@@ -132,24 +147,20 @@ const reworkRatio = 2
  * @example rescueOf(frozen, correctedMade(frozen, madeAsPlanned(frozen), [{ what: 'naoh', grams: 10 }]), 1).kind // 'free-lye'
  */
 export function rescueOf(frozen: Frozen, made: Made, left: number): WrongAnswer {
-  const { document, result } = frozen
   const balance = balanceOf(frozen, made)
-  const target = Math.max(reworkTo, document.superfat ?? reworkTo)
+  const { target, given, grams: lacking } = reworkOf(frozen, balance)
   const bound = balance.alkali - balance.acid
-  const liquid = [...result.fats].sort((a, b) => b.grams - a.grams)
-  const given = liquid.find(({ id }) => id === 'olive' || id === 'sunflower') ?? liquid[0]
   const rework =
     'Grate or chop it, warm it slowly in steel to 75 to 85 °C with the lid on, stir it in, cook it for an hour or two until a strip reads 10 or less, press it into a mould. Goggles and gloves throughout: it is lye.'
   const noSkin = 'No skin, no sale, no gift, and not grated for laundry as it is.'
   if (made.superfat < 0 && given) {
-    const grams = ((bound / (1 - target) - balance.fats) / demandOf(given.sap)) * left
     return {
       kind: 'free-lye',
       says: 'There is lye in it that finds no fat.',
       can: [
         {
           says: `Rework it with more fat, to ${Math.round(target * 100)} % superfat. ${rework}`,
-          add: [{ what: given.name, grams }],
+          add: [{ what: given.name, grams: lacking * left }],
         },
         {
           says: 'Or throw it away as your local rules say: bagged, labelled as caustic, out of reach.',

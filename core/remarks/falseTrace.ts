@@ -2,6 +2,7 @@ import { settingC } from '../batter/settingPoint'
 import { mixingC } from '../batter/workingTime'
 import { milkGuardC, scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
+import { bothAt } from './shift'
 
 /**
  * A pot so cold that hard fat sets before there is soap.
@@ -23,10 +24,7 @@ export const falseTrace: Rule = (subject) => {
       warm <= (milk ? milkGuardC : 55)
         ? {
             label: `Both at ${say.temperature(warm)}`,
-            patch: [
-              { path: ['method', 'lyeC'], value: warm },
-              { path: ['method', 'oilsC'], value: warm },
-            ],
+            patch: bothAt(warm),
           }
         : undefined,
   }

@@ -1,14 +1,13 @@
+import { shareOfAcids, shortAcids } from '../chemistry/fattyAcids'
 import type { Rule, Subject } from './rule'
 import { lowerFats } from './shift'
 import { saltShare } from './saltWantsCoconut'
 import { sumOf } from '../statistics/sum'
 
-/** Acids of 8 to 14 carbons: their soaps dissolve at once and take the skin's own fat along. */
-const short = ['caprylic', 'capric', 'lauric', 'myristic'] as const
 const lauricFats = ({ result, library }: Subject) =>
   result.fats.flatMap((fat, index) => {
     const profile = library.fats.get(fat.id)?.profile.value ?? {}
-    return sumOf(short, (acid) => profile[acid] ?? 0) >= 0.5 ? [index] : []
+    return shareOfAcids(profile, shortAcids) >= 0.5 ? [index] : []
   })
 
 /**

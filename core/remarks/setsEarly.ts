@@ -2,11 +2,12 @@ import { mixingC } from '../batter/workingTime'
 import { sumOf } from '../statistics/sum'
 import { inSentence } from '../units/language'
 import type { Rule } from './rule'
+import { bothAt } from './shift'
 import { scorchingLiquids } from '../water/milk'
+import { waxFrom } from './waxHeavy'
 
-/** From this share on a hard wax or free acid shows; up to it a little of it is said of. Mixed at or above this, °C, it does not set. */
+/** From this share on a hard wax or free acid shows. Mixed at or above this, °C, it does not set. */
 const shows = 0.01
-const heavy = 0.08
 const warmEnough = 50
 
 /**
@@ -20,7 +21,7 @@ export const setsEarly: Rule = ({ document, result, library, say }) => {
   })
   const share = sumOf(hard, (fat) => fat.share)
   const mixed = mixingC(document, result)
-  if (share < shows - 1e-9 || share > heavy + 1e-9 || mixed >= warmEnough - 1e-9) return null
+  if (share < shows - 1e-9 || share > waxFrom + 1e-9 || mixed >= warmEnough - 1e-9) return null
   const milk = scorchingLiquids(document, library).length > 0
   const names = say.list(
     hard.map(({ name }) => inSentence(name)),
@@ -36,10 +37,7 @@ export const setsEarly: Rule = ({ document, result, library, say }) => {
       ? undefined
       : {
           label: `Both at ${say.temperature(warmEnough)}`,
-          patch: [
-            { path: ['method', 'lyeC'], value: warmEnough },
-            { path: ['method', 'oilsC'], value: warmEnough },
-          ],
+          patch: bothAt(warmEnough),
         },
   }
 }

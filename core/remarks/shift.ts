@@ -1,3 +1,4 @@
+import { shareOfAcids, shortAcids } from '../chemistry/fattyAcids'
 import type { AdditiveLine, FormulaDocument, ScentLine } from '#contracts/formula'
 import type { PatchStep } from '#contracts/result'
 import type { Library } from '../materials/library'
@@ -7,8 +8,7 @@ import { sumOf } from '../statistics/sum'
 /** Half and more of it acids that bear no being more of: short ones, and ricinoleic. */
 const isStrong = (library: Library, id: string): boolean => {
   const profile = library.fats.get(id)?.profile.value ?? {}
-  const strong = ['caprylic', 'capric', 'lauric', 'myristic', 'ricinoleic'] as const
-  return sumOf(strong, (acid) => profile[acid] ?? 0) >= 0.5
+  return shareOfAcids(profile, [...shortAcids, 'ricinoleic']) >= 0.5
 }
 
 /**
@@ -42,6 +42,13 @@ export function lowerFats(
     { path: ['fats', heir.index, key], value: valueOf(heir.index) + freed },
   ]
 }
+
+/**
+ * Lye and oils at one temperature.
+ * @example bothAt(35) // [{ path: ['method', 'lyeC'], value: 35 }, { path: ['method', 'oilsC'], value: 35 }]
+ */
+export const bothAt = (celsius: number): PatchStep[] =>
+  ['lyeC', 'oilsC'].map((vessel) => ({ path: ['method', vessel], value: celsius }))
 
 /**
  * One more additive at a rate of the oils, dispersed in nothing.

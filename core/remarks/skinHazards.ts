@@ -4,14 +4,6 @@ import type { Rule } from './rule'
 
 /** Uses on skin that grit scratches. */
 const tender = new Set<Use>(['face', 'baby', 'shaving'])
-const grit = new Set([
-  'pumice',
-  'apricot-shell',
-  'coffee-grounds',
-  'poppy-seed',
-  'rolled-oats',
-  'salt',
-])
 const fineGrit = new Set(['poppy-seed', 'rolled-oats'])
 
 /**
@@ -23,7 +15,7 @@ export const gritOnSkin: Rule = ({ document, result, library }) => {
   const index = result.additives.findIndex(
     ({ id, grams, moment }) =>
       grams > 0 &&
-      (grit.has(id) || library.additives.get(id)?.group === 'scrub') &&
+      (id === 'salt' || library.additives.get(id)?.group === 'scrub') &&
       !(fineGrit.has(id) && document.use === 'face') &&
       id !== 'colloidal-oatmeal' &&
       // Dissolved it is no grain.

@@ -1,5 +1,6 @@
 import { scorchingLiquids } from '../water/milk'
 import type { Rule } from './rule'
+import { bothAt } from './shift'
 
 /**
  * Lye and oils too far apart to meet well. Frozen milk-lye is cold on purpose.
@@ -17,10 +18,7 @@ export const vesselsApart: Rule = ({ document, result, library, say }) => {
     because: `The colder one sets what the warmer one keeps liquid. Makers let the two come within about ${say.degreesApart(5)} of each other.`,
     fix: {
       label: `Both at ${say.temperature(middle)}`,
-      patch: [
-        { path: ['method', 'lyeC'], value: middle },
-        { path: ['method', 'oilsC'], value: middle },
-      ],
+      patch: bothAt(middle),
     },
   }
 }

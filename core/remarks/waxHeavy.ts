@@ -2,6 +2,9 @@ import type { Rule } from './rule'
 import { lowerFats } from './shift'
 import { sumOf } from '../statistics/sum'
 
+/** Share of hard wax, resin and free acid from which there is much of it. */
+export const waxFrom = 0.08
+
 /**
  * So much wax or free acid that the batter sets in the pot.
  * @example waxHeavy(subject({ fats: fats({ olive: 0.88, beeswax: 0.12 }) })).severity // 'think'
@@ -19,7 +22,7 @@ export const waxHeavy: Rule = (subject) => {
     return known && sets ? [index] : []
   })
   const share = sumOf(waxes, (index) => result.fats[index]!.share)
-  if (share <= 0.08 + 1e-9) return null
+  if (share <= waxFrom + 1e-9) return null
   const lowered = lowerFats(subject, waxes, 0.05)
   return {
     id: 'wax-heavy',

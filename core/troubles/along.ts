@@ -1,11 +1,25 @@
-import type { AlongBatch } from '#contracts/batch'
-import type { CauseFigure } from '#contracts/rackWords'
+import type { AlongBatch, BatchEvent } from '#contracts/batch'
+import type { CauseFigure, Trouble } from '#contracts/rackWords'
+import { standingEvents } from '../rack/standing'
 import { daysBetween, type Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
 import { figureKinds } from './figures'
 
 /** Others of a kind below which a comparison says nothing. */
 const fewest = 3
+
+/**
+ * When a trouble was seen on a batch, as it was told and holds; that it went away is none of them.
+ * @example sightings(cut.events, 'ash') // []
+ */
+export const sightings = <Event extends BatchEvent>(
+  events: readonly Event[],
+  trouble: Trouble,
+): Extract<Event, { kind: 'trouble' }>[] =>
+  standingEvents(events).filter(
+    (event): event is Extract<typeof event, { kind: 'trouble' }> =>
+      event.kind === 'trouble' && event.trouble === trouble && event.how > 0,
+  )
 
 /**
  * Batches that can be held beside one: those that showed the trouble, and those that stood long enough to have shown it.

@@ -1,5 +1,5 @@
 import type { CauseFigure, Gel } from '#contracts/rackWords'
-import { isCitric } from '../chemistry/acids'
+import { shareOfAcids } from '../chemistry/fattyAcids'
 import { sumOf } from '../statistics/sum'
 import type { Formatter } from '../units/formatter'
 import { citricIn, shareOf, tints, type Case } from './case'
@@ -46,20 +46,25 @@ const waterRest = ({ made, result, say }: Case): Rest => ({
     say.mass(result.water.content),
   ),
 })
-const spoils = ({ result: { fattyAcids } }: Case) =>
-  (fattyAcids.linoleic ?? 0) + (fattyAcids.linolenic ?? 0)
+const spoiling = ['linoleic', 'linolenic'] as const
+const spoils = ({ result: { fattyAcids } }: Case) => shareOfAcids(fattyAcids, spoiling)
 /** The fat that brings the most of what spoils, of those whose acids are known. */
 function richest({ result, library, say }: Case): Rest[] {
   const [first] = result.fats
     .map((fat) => {
-      const profile = library.fats.get(fat.id)?.profile.value
-      return { ...fat, brings: fat.share * ((profile?.linoleic ?? 0) + (profile?.linolenic ?? 0)) }
+      const profile = library.fats.get(fat.id)?.profile.value ?? {}
+      return { ...fat, brings: fat.share * shareOfAcids(profile, spoiling) }
     })
     .sort((a, b) => b.brings - a.brings)
   return first && first.brings > 0
     ? [{ what: first.name, value: say.percent(first.share, 0), beside: 'of the fats' }]
     : []
 }
+/** What was weighed of some additives. */
+const weighedOf = ({ result, say }: Case, fits: (id: string) => boolean): Rest[] =>
+  result.additives
+    .filter(({ id }) => fits(id))
+    .map(({ name, grams }) => ({ what: name, value: say.mass(grams), beside: '' }))
 const vessels = ({ bench, document: { method } }: Case) => ({
   lyeC: bench?.lyeC ?? method.lyeC,
   oilsC: bench?.oilsC ?? method.oilsC,
@@ -107,8 +112,9 @@ export const figureKinds: Record<CauseFigure, FigureKind> = {
     says: 'temperature when lye and oils met',
     of: ({ mixC }) => mixC,
     text: (value, say) => say.temperature(value),
-    rests: ({ bench, document, say, ...about }) => {
-      const { lyeC, oilsC } = vessels({ ...about, bench, document, say })
+    rests: (about) => {
+      const { bench, document, say } = about
+      const { lyeC, oilsC } = vessels(about)
       const rest = (what: string, celsius: number | null, wanted: number | null): Rest[] =>
         celsius === null
           ? []
@@ -141,19 +147,13 @@ export const figureKinds: Record<CauseFigure, FigureKind> = {
     says: 'citric acid, of the oils',
     of: (about) => shareOf(about, citricIn(about)),
     text: (value, say) => say.percent(value),
-    rests: ({ result, library, say }) =>
-      result.additives
-        .filter(({ id }) => isCitric(library.additives.get(id)?.acid))
-        .map(({ name, grams }) => ({ what: name, value: say.mass(grams), beside: '' })),
+    rests: (about) => weighedOf(about, citricIn(about)),
   },
   colour: {
     says: 'colour, of the oils',
     of: (about) => shareOf(about, tints(about)),
     text: (value, say) => say.percent(value),
-    rests: (about) =>
-      about.result.additives
-        .filter(({ id }) => tints(about)(id))
-        .map(({ name, grams }) => ({ what: name, value: about.say.mass(grams), beside: '' })),
+    rests: (about) => weighedOf(about, tints(about)),
   },
   scent: {
     says: 'scent, of the oils',

@@ -18,7 +18,8 @@ import { thaw } from '#core/formula/frozen'
 import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { lessonsOf } from '#core/rack/lessons'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingOf } from '#core/rack/standing'
+import { sightings } from '#core/troubles/along'
 import { caseOf } from '#core/troubles/case'
 import { figureKinds } from '#core/troubles/figures'
 import { daysBetween } from '#core/units/days'
@@ -409,6 +410,8 @@ export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>
       return { ...batch, pouredOn: pouredOn!, forecast: forecast!, dryOn: drying!.dryOn }
     })
 
+/** Figures are compared, not said. */
+const unsaid = formatter({})
 /** Every poured batch whose figure is known, with when it showed a trouble, the newest first. */
 export const alongFigure = (db: Db, figure: CauseFigure, trouble: Trouble): AlongBatch[] =>
   db
@@ -421,16 +424,13 @@ export const alongFigure = (db: Db, figure: CauseFigure, trouble: Trouble): Alon
       const { id, number, name, thumbnail, facts } = summary(row)
       const events = eventsOf(db, id)
       const { pouredOn, leftOn } = facts
-      const about = caseOf({ frozen: frozenIn(row.frozen), events }, pouredOn!, 0, plain)
+      const about = caseOf({ frozen: frozenIn(row.frozen), events }, pouredOn!, 0, unsaid)
       const value = figureKinds[figure].of(about)
-      const seen = standingEvents(events).flatMap((event) =>
-        event.kind === 'trouble' && event.trouble === trouble && event.how > 0 ? [event.day] : [],
-      )
-      const seenOn = seen.sort()[0] ?? null
+      const seenOn =
+        sightings(events, trouble)
+          .map(({ day }) => day)
+          .sort()[0] ?? null
       return value === null
         ? []
         : [{ id, number, name, thumbnail, value, pouredOn: pouredOn!, leftOn, seenOn }]
     })
-
-/** Figures are compared, not said. */
-const plain = formatter({})

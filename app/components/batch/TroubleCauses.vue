@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { howBad } from '#core/events/trouble'
 import type { Batch } from '#contracts/batch'
-import { standingEvents } from '#core/rack/standing'
+import { sightings } from '#core/troubles/along'
 import { causesOf, caseOf } from '#core/troubles/causes'
 import { troubleKinds } from '#core/troubles/kinds'
 
@@ -10,13 +10,10 @@ const { batch } = defineProps<{ batch: Batch }>()
 const { today, say, humidity } = storeToRefs(useWorkshop())
 const seen = computed(() => {
   const about = caseOf(batch, today.value, humidity.value, say.value)
-  const events = standingEvents(batch.events).flatMap((event) =>
-    event.kind === 'trouble' ? [event] : [],
-  )
   return batch.facts.troubles.map(({ trouble, how }) => ({
     trouble,
     how,
-    when: events.filter((event) => event.trouble === trouble && event.how > 0),
+    when: sightings(batch.events, trouble),
     kind: troubleKinds[trouble],
     cause: causesOf(trouble, about)[0],
   }))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { troubles, type Trouble } from '#contracts/rackWords'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingOf } from '#core/rack/standing'
 import { howBad } from '#core/events/trouble'
 import { troubleKinds } from '#core/troubles/kinds'
 
@@ -18,20 +18,27 @@ useHead({
       ? `${kind.says} on ${batch.value.name} ${batch.value.number} · Mantle`
       : 'Trouble · Mantle',
 })
-const { causes, seenOn, picked, looked, along, formula, changes, isDone, brings, busy, makeNext } =
-  useTroubleCauses(batch, trouble ?? 'ash')
+const {
+  causes,
+  seen,
+  seenOn,
+  picked,
+  looked,
+  along,
+  formula,
+  changes,
+  isDone,
+  brings,
+  busy,
+  makeNext,
+} = useTroubleCauses(batch, trouble ?? 'ash')
 
 const standing = computed(() => (batch.value ? standingOf(batch.value, today.value) : null))
 const stands = computed(() => batch.value?.facts.troubles.find((one) => one.trouble === trouble))
-const events = computed(() =>
-  standingEvents(batch.value?.events ?? []).flatMap((event) =>
-    event.kind === 'trouble' && event.trouble === trouble ? [event] : [],
-  ),
-)
-const photos = computed(() => events.value.flatMap((event) => event.photos))
+const photos = computed(() => seen.value.flatMap((event) => event.photos))
 const line = computed(() => {
   if (!batch.value || !standing.value) return ''
-  const seen = seenOn.value.map((day) => dayText(day, { today: today.value }))
+  const days = seenOn.value.map((day) => dayText(day, { today: today.value }))
   return say.value.list([
     standing.value.stage === 'left'
       ? standing.value.spoiled
@@ -40,9 +47,9 @@ const line = computed(() => {
       : say.value.count(standing.value.bars, 'bar', 'bars'),
     `day ${standing.value.day}`,
     stands.value
-      ? `${howBad[stands.value.how]}, seen ${say.value.list(seen)}`
-      : seen.length
-        ? `gone again, seen ${say.value.list(seen)}`
+      ? `${howBad[stands.value.how]}, seen ${say.value.list(days)}`
+      : days.length
+        ? `gone again, seen ${say.value.list(days)}`
         : 'not written down on this batch',
   ])
 })
