@@ -1,5 +1,5 @@
 import type { BatchSummary } from '#contracts/batch'
-import { dueOf, isLate, rounds, type Due } from '#core/rack/due'
+import { isLate, rounds, type Due } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { sumOf } from '#core/statistics/sum'
 import { daysBetween } from '#core/units/days'
@@ -25,9 +25,6 @@ export function useDueJobs() {
   const now = ref(workshop.clock())
   useIntervalFn(() => (now.value = workshop.clock()), 60_000)
   const byId = computed(() => new Map(batches.list.map((batch) => [batch.id, batch])))
-  const due = computed(() =>
-    dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack),
-  )
   function jobsOf(dues: Due[]): DueJob[] {
     const jobs: DueJob[] = []
     for (const one of dues) {
@@ -121,10 +118,10 @@ export function useDueJobs() {
     }
   }
 
-  const todays = computed(() => jobsOf(due.value.today))
+  const todays = computed(() => jobsOf(batches.due.today))
   return {
     overdue: computed(() => todays.value.filter(({ late }) => late)),
     today: computed(() => todays.value.filter(({ late }) => !late)),
-    week: computed(() => jobsOf(due.value.week)),
+    week: computed(() => jobsOf(batches.due.week)),
   }
 }

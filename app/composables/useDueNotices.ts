@@ -1,4 +1,4 @@
-import { dueOf, type Due } from '#core/rack/due'
+import type { Due } from '#core/rack/due'
 import { useIntervalFn } from '@vueuse/core'
 
 /** ms between two looks at what has become due. */
@@ -35,8 +35,7 @@ export function useTellDue() {
 
   function look() {
     if (!on.value || !can.value || Notification.permission !== 'granted' || !workshop.today) return
-    const { today } = dueOf(batches.list, workshop.today, workshop.dayOf, workshop.settings.rack)
-    const fresh = today.filter((due) => isDue(due) && !told.value.includes(keyOf(due)))
+    const fresh = batches.due.today.filter((due) => isDue(due) && !told.value.includes(keyOf(due)))
     if (!fresh.length) return
     told.value = [...told.value, ...fresh.map(keyOf)].slice(-most)
     const words = fresh.map(({ kind, batchId }) => {

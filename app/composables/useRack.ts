@@ -1,11 +1,13 @@
 import type { BatchSummary } from '#contracts/batch'
-import { dueOf, isLate, type Due } from '#core/rack/due'
+import type { Place } from '#contracts/workshop'
+import { isLate, type Due } from '#core/rack/due'
 import { plankOf } from '#core/rack/planks'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
 import { isBlocked } from '#core/rack/usable'
 import { lastWeighed, leftAfter } from '#core/rack/drying/model'
 import { sumOf } from '#core/statistics/sum'
-import { daysBetween } from '#core/units/days'
+import { daysBetween, type Day } from '#core/units/days'
+import type { Formatter } from '#core/units/formatter'
 import { useIntervalFn } from '@vueuse/core'
 
 /** A batch on the rack, with what its tag and its label say. */
@@ -25,6 +27,21 @@ export interface OnRack {
   places: string[]
   /** All it is found by. */
   foundBy: string
+}
+
+/** What the words of a batch rest on. */
+interface Words {
+  say: Formatter
+  /** ms by the workshop's clock. */
+  now: number
+  today: Day
+  places: readonly Place[]
+}
+
+/** A value that is worked out when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let known: { is: T } | null = null
+  return () => (known ??= { is: work() }).is
 }
 
 const pressing = new Set<Due['kind']>(['peek', 'unwrap', 'thaw', 'cut', 'strip'])
@@ -47,77 +64,97 @@ export function useRack() {
   useIntervalFn(() => (now.value = workshop.clock()), 60_000)
 
   const dues = computed(() => {
-    const { today: all } = dueOf(batches.list, today.value, workshop.dayOf, workshop.settings.rack)
     const by = new Map<string, Due[]>()
-    for (const due of all) by.set(due.batchId, [...(by.get(due.batchId) ?? []), due])
+    for (const due of batches.due.today) by.set(due.batchId, [...(by.get(due.batchId) ?? []), due])
     return by
   })
-  function saysOf(batch: BatchSummary, { stage, cutOn, day, bars, by, readyOn }: Standing): string {
-    const count = say.value.count(bars, 'bar', 'bars')
+  const words = computed((): Words => ({
+    say: say.value,
+    now: now.value,
+    today: today.value,
+    places: workshop.settings.rack.places,
+  }))
+  function saysOf(
+    { say, now, today }: Words,
+    batch: BatchSummary,
+    { stage, cutOn, day, bars, by, readyOn }: Standing,
+  ): string {
+    const count = say.count(bars, 'bar', 'bars')
     const { drying, pouredAt } = batch.facts
     if (stage === 'planned') return `${count}, to be poured`
     if (!cutOn) {
-      const hours = pouredAt ? Math.floor((now.value - Date.parse(pouredAt)) / 3_600_000) : null
+      const hours = pouredAt ? Math.floor((now - Date.parse(pouredAt)) / 3_600_000) : null
       return hours !== null && hours < 72
         ? `a loaf, ${hours} h in the mould`
         : day === 0
           ? 'a loaf, poured today'
           : `a loaf, day ${day} in the mould`
     }
-    if (stage === 'ready') return drying ? `${count}, label ${labelText(drying, say.value)}` : count
+    if (stage === 'ready') return drying ? `${count}, label ${labelText(drying, say)}` : count
     if (stage === 'last-weeks')
       return by === 'weight'
         ? `${count}, by weight`
-        : `${count}, ready ${dayText(readyOn!, { today: today.value })}`
+        : `${count}, ready ${dayText(readyOn!, { today: today })}`
     const lost = Math.max(0, lastWeighed(batch.facts)?.lost ?? 0)
-    return `${count}, day ${day}${lost ? `, −${say.value.percent(lost, 1)}` : ''}`
+    return `${count}, day ${day}${lost ? `, −${say.percent(lost, 1)}` : ''}`
   }
 
-  function tagOf(batch: BatchSummary, standing: Standing, due: Due[]): OnRack['tag'] {
+  function tagOf(
+    { say, now, today }: Words,
+    batch: BatchSummary,
+    standing: Standing,
+    due: Due[],
+  ): OnRack['tag'] {
     const { usable } = batch.facts
     const { state, ph } = usable
     if (isBlocked(usable)) return { says: ph === null ? state : `${state}, strip ${ph}`, bad: true }
-    const late = due.find(
-      (one) => one.kind === 'cut' && isLate(one, { now: now.value, today: today.value }),
-    )
+    const late = due.find((one) => one.kind === 'cut' && isLate(one, { now: now, today: today }))
     if (late)
       return {
-        says: `cut, ${pastText(late, now.value) || `${daysBetween(late.on, today.value)} days past`}`,
+        says: `cut, ${pastText(late, now) || `${daysBetween(late.on, today)} days past`}`,
         bad: true,
       }
     const words = [...new Set(due.map(({ kind }) => tagWords[kind]).filter(Boolean))]
     if (standing.stage === 'ready' && state === 'untested')
       return { says: 'dry, not tested', bad: true }
     if (!words.length) return null
-    return { says: say.value.list(words), bad: due.some(({ kind }) => pressing.has(kind)) }
+    return { says: say.list(words), bad: due.some(({ kind }) => pressing.has(kind)) }
   }
 
-  const all = computed(() =>
-    batches.list.map((batch): OnRack => {
-      const standing = standingOf(batch, today.value)
+  /** Words are worked out for those that are looked at: a rack may hold five hundred. */
+  const all = computed(() => {
+    const known = words.value
+    return batches.list.map((batch): OnRack => {
+      const standing = standingOf(batch, known.today)
       const due = dues.value.get(batch.id) ?? []
-      const places = placesOf(batch, today.value, workshop.settings.rack.places)
-      const { drying } = batch.facts
-      const tag = tagOf(batch, standing, due)
+      const tag = once(() => tagOf(known, batch, standing, due))
+      const says = once(() => saysOf(known, batch, standing))
+      const places = once(() => placesOf(batch, known.today, known.places))
       return {
         batch,
         standing,
         plank: plankOf(batch, standing),
         dues: due,
-        tag,
-        says: saysOf(batch, standing),
-        left: drying ? leftAfter(drying.shape, standing.day) : 1,
-        places,
-        foundBy: [
-          batch.name,
-          batch.number,
-          ...places,
-          tag?.says ?? '',
-          standing.pouredOn ?? '',
-        ].join(' '),
+        get tag() {
+          return tag()
+        },
+        get says() {
+          return says()
+        },
+        get left() {
+          const { drying } = batch.facts
+          return drying ? leftAfter(drying.shape, standing.day) : 1
+        },
+        get places() {
+          return places()
+        },
+        get foundBy() {
+          const { name, number } = batch
+          return [name, number, ...places(), tag()?.says ?? '', standing.pouredOn ?? ''].join(' ')
+        },
       }
-    }),
-  )
+    })
+  })
 
   const filter = reactive<RackFilter>({
     find: '',

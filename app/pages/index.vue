@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Search } from '@lucide/vue'
+import { useIntervalFn } from '@vueuse/core'
 import type { DueJob } from '~/composables/useDueJobs'
 
 const batches = useBatches()
@@ -32,11 +33,16 @@ const lists = computed(() => {
   ]
 })
 const listed = computed(() => lists.value.filter(({ late, jobs }) => !late || jobs.length))
-/** Jobs of a list that are shown before somebody asks for all of them. */
-const atFirst = 20
+/** Jobs of a list that are shown before somebody asks for all of them; the first few stand a moment earlier. */
+const [first, atFirst] = [6, 20]
+const shown = ref(first)
+const { pause } = useIntervalFn(() => {
+  shown.value = Math.min(atFirst, shown.value + first)
+  if (shown.value === atFirst) pause()
+}, 30)
 const whole = ref<Record<string, boolean>>({})
 const shownOf = ({ title, jobs }: { title: string; jobs: DueJob[] }) =>
-  whole.value[title] ? jobs : jobs.slice(0, atFirst)
+  whole.value[title] ? jobs : jobs.slice(0, shown.value)
 const answer = useDueAnswers()
 const search = ref<HTMLInputElement | null>(null)
 useShortcuts({ f: () => search.value?.focus() })
@@ -122,7 +128,10 @@ async function start() {
             >
           </li>
         </ul>
-        <p v-if="shownOf(list).length < list.jobs.length" class="border-t border-line-2 px-4 py-2">
+        <p
+          v-if="shown === atFirst && shownOf(list).length < list.jobs.length"
+          class="border-t border-line-2 px-4 py-2"
+        >
           <button type="button" class="link" @click="whole[list.title] = true">
             {{ list.jobs.length - shownOf(list).length }} more
           </button>
@@ -157,11 +166,11 @@ async function start() {
         <AtAGlance :batches="batches.list" />
       </section>
       <section class="sheet px-4 py-2.5">
-        <WeeksAhead :batches="batches.list" />
+        <InTurn><WeeksAhead :batches="batches.list" /></InTurn>
       </section>
       <div class="grid gap-4 md:grid-cols-2">
-        <GoalsCard />
-        <RunsOut :batches="batches.list" />
+        <InTurn :turn="2"><GoalsCard /></InTurn>
+        <InTurn :turn="3"><RunsOut :batches="batches.list" /></InTurn>
       </div>
       <BackupNote />
     </div>

@@ -334,21 +334,21 @@ const lead = computed(() => {
           @all="rack.setTicks($event ? found.map(({ batch }) => batch.id) : [])"
         />
         <template v-else>
-          <RackStage
-            v-for="plank in shownPlanks"
-            :key="plank.title"
-            :title="plank.title"
-            :says="plank.says"
-            :items="plank.items"
-            :columns="columns"
-            :chosen="current?.batch.id ?? null"
-            :ticks="ticks"
-            :ticking="ticking"
-            @choose="choose"
-            @tick="rack.tick($event)"
-          >
-            {{ plank.empty }}
-          </RackStage>
+          <InTurn v-for="(plank, at) in shownPlanks" :key="plank.title" :turn="at + 1">
+            <RackStage
+              :title="plank.title"
+              :says="plank.says"
+              :items="plank.items"
+              :columns="columns"
+              :chosen="current?.batch.id ?? null"
+              :ticks="ticks"
+              :ticking="ticking"
+              @choose="choose"
+              @tick="rack.tick($event)"
+            >
+              {{ plank.empty }}
+            </RackStage>
+          </InTurn>
         </template>
         <p class="mt-2">
           <button type="button" class="link" @click="judging = true">
@@ -386,7 +386,7 @@ const lead = computed(() => {
         >
           The air of the room
         </button>
-        <BatchPanel :key="current.batch.id" :batch="current.batch" />
+        <InTurn><BatchPanel :key="current.batch.id" :batch="current.batch" /></InTurn>
       </template>
       <template v-else>
         <h2 class="text-[17px] font-bold text-ink">The rack is empty</h2>

@@ -1,4 +1,5 @@
 import type { Batch, BatchEvent, BatchSummary, NewBatch, NewBatchEvent } from '#contracts/batch'
+import { dueOf } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { defineStore } from 'pinia'
 
@@ -19,8 +20,27 @@ export const useBatches = defineStore('batches', () => {
     }
   }
   let reading: Promise<void> | null = null
-  /** Who asks while the list is on its way gets that one. */
-  const load = () => (reading ??= read().finally(() => (reading = null)))
+  let readAt = -Infinity
+  /**
+   * Who asks while the list is on its way, or has just come, gets that one: the frame of the app and its page ask at once.
+   * @param again whether it has become another one since
+   */
+  function load({ again = false } = {}): Promise<void> {
+    if (!again && loaded.value && !problem.value && performance.now() - readAt < 1000)
+      return Promise.resolve()
+    return (reading ??= read().finally(() => {
+      reading = null
+      readAt = performance.now()
+    }))
+  }
+
+  const workshop = useWorkshop()
+  /** What is due of all of them, worked out once for whoever asks. */
+  const due = computed(() =>
+    workshop.ready
+      ? dueOf(list.value, workshop.today, workshop.dayOf, workshop.settings.rack)
+      : { today: [], week: [] },
+  )
 
   /** The batch as it came back last: pages that show one follow it. */
   const latest = shallowRef<Batch | null>(null)
@@ -129,5 +149,19 @@ export const useBatches = defineStore('batches', () => {
     if (latest.value?.id === id) latest.value = batch
   }
 
-  return { list, loaded, problem, load, make, keep, tell, tellAll, picture, refresh, gone, latest }
+  return {
+    list,
+    loaded,
+    problem,
+    due,
+    load,
+    make,
+    keep,
+    tell,
+    tellAll,
+    picture,
+    refresh,
+    gone,
+    latest,
+  }
 })

@@ -131,7 +131,7 @@ export const useOutbox = defineStore('outbox', () => {
 
   onOtherEpoch(() => {
     void (async () => {
-      void useBatches().load()
+      void useBatches().load({ again: true })
       // What is on its way may have been taken by the workshop as it was before: its answer says so.
       await sending.catch(() => undefined)
       const gone = await lost()

@@ -8,7 +8,7 @@ import { defineStore } from 'pinia'
 
 /** What holds for the whole workshop: its settings, today by its clock, and how it says figures. */
 export const useWorkshop = defineStore('workshop', () => {
-  const settings = ref<Workshop>({
+  const settings = shallowRef<Workshop>({
     name: '',
     timeZone: 'UTC',
     units: 'metric',

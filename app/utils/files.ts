@@ -2,7 +2,6 @@ import type { Fault } from '#contracts/faults'
 import type { FormulaDocument } from '#contracts/formula'
 import { leftBehind, portable } from '#core/exchange/portable'
 import { idFrom } from '#core/words/reading'
-import { library as shipped } from '#core/materials/library'
 
 /** Hands text to the browser as a file to keep. */
 export function download(name: string, text: string, type = 'application/json'): void {
@@ -15,7 +14,7 @@ export function download(name: string, text: string, type = 'application/json'):
 
 /** Keeps formulas as a file of the open format, with the values of this workshop's own in them. */
 export function exportFormulas(name: string, formulas: FormulaDocument | FormulaDocument[]): void {
-  const { library } = useMaterials()
+  const { library, shipped } = useMaterials()
   const list = Array.isArray(formulas) ? formulas : [formulas]
   const documents = list.map((formula) => portable(formula, library, shipped))
   const value = Array.isArray(formulas) ? documents : documents[0]

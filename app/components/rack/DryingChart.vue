@@ -53,7 +53,8 @@ const option = computed(() => {
   const shown = (grams: number) => say.value.amount(grams)
   const label = (day: number) => dayText(addDays(pouredOn.value, Math.round(day)))
   return {
-    grid: { left: 44, right: 14, top: 22, bottom: 22 },
+    // Its margins are known: measuring all labels to find them takes a third of the time.
+    grid: { left: 44, right: 14, top: 22, bottom: 22, outerBoundsMode: 'none' },
     xAxis: {
       type: 'value',
       min: 0,

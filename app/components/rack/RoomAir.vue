@@ -18,7 +18,7 @@ const kept = computed(() => {
   const late = items.flatMap((one) => {
     const { drying, pouredOn } = one.batch.facts
     if (!drying || !pouredOn || drying.dryOn < today.value) return []
-    return [{ ...one, by: laterBy(drying, pouredOn, days.value, workshop.humidity, damp.value!) }]
+    return [{ batch: one.batch, by: laterBy(drying, pouredOn, days.value, workshop.humidity, damp.value!) }]
   })
   const listed = late.filter(({ by }) => Math.round(by) >= 1).sort((a, b) => b.by - a.by)
   return { listed, others: late.length - listed.length }

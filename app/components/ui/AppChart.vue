@@ -8,6 +8,7 @@ import {
 } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
+import { useTimeoutFn } from '@vueuse/core'
 import VChart from 'vue-echarts'
 
 /** The one chart. Give it a height; what it shows is said in words as well. */
@@ -50,6 +51,10 @@ const drawn = computed(() => {
   }
   return (isDark.value ? inked(whole) : whole) as Record<string, unknown>
 })
+/** Its frame and its axes come in one task, its lines in the next: together they would hold up the page. */
+const bare = ref(true)
+useTimeoutFn(() => (bare.value = false), 0)
+const staged = computed(() => (bare.value ? { ...drawn.value, series: [] } : drawn.value))
 const emit = defineEmits<{ pick: [index: number] }>()
 /** The same as a table, for those who ask for it. */
 const asTable = ref(false)
@@ -102,7 +107,7 @@ const table = computed(() => chartRows(option, (value) => say.value.number(value
     <div v-else role="img" :aria-label="says" class="size-full">
       <VChart
         class="block size-full"
-        :option="drawn"
+        :option="staged"
         autoresize
         @click="(event: { dataIndex?: number }) => emit('pick', event.dataIndex ?? -1)"
       />

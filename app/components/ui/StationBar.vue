@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Search, Settings2 } from '@lucide/vue'
-import { dueOf, jobsIn } from '#core/rack/due'
+import { jobsIn } from '#core/rack/due'
 import { isDrying, standingOf } from '#core/rack/standing'
 import { stations } from '~/utils/stations'
 
@@ -18,7 +18,7 @@ const count = computed((): Record<string, number> => {
   if (!today) return {}
   const onRack = batches.list.filter((batch) => isDrying(standingOf(batch, today)))
   return {
-    Shelf: jobsIn(dueOf(batches.list, today, workshop.dayOf, workshop.settings.rack).today),
+    Shelf: jobsIn(batches.due.today),
     Rack: onRack.length,
   }
 })
