@@ -12,7 +12,9 @@ export const useBatches = defineStore('batches', () => {
 
   async function read() {
     try {
-      list.value = await api.get<BatchSummary[]>('/api/batches')
+      const answer = await api.get<BatchSummary[]>('/api/batches')
+      await nextTurn()
+      list.value = answer
       problem.value = ''
       loaded.value = true
     } catch (error) {

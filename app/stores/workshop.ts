@@ -61,6 +61,8 @@ export const useWorkshop = defineStore('workshop', () => {
     settings.value = workshop
     writeDatesAs(workshop.dates.locale)
     today.value = day
+    // The first day of a time zone takes long to name; lists ask for hundreds.
+    dayIn(workshop.timeZone, new Date(now))
     humidity.value = damp
     problem.value = ''
     ready.value = true

@@ -39,14 +39,14 @@ const keyOf: Record<Column, (one: OnRack) => string | number> = {
   place: ({ places }) => places[0] ?? '~',
   due: urgency,
 }
+const inWords = (a: string | number, b: string | number) => String(a).localeCompare(String(b))
+const inOrder = (a: string | number, b: string | number) => (a < b ? -1 : a > b ? 1 : 0)
 const sorted = computed(() => {
   const key = keyOf[sort.by]
-  const order = [...items].sort((a, b) => {
-    const [one, other] = [key(a), key(b)]
-    return typeof one === 'number' && typeof other === 'number'
-      ? one - other
-      : String(one).localeCompare(String(other))
-  })
+  const keyed = items.map((one) => ({ one, key: key(one) }))
+  // Days and numbers need no rules of a language, and those are slow.
+  const compare = sort.by === 'name' || sort.by === 'place' ? inWords : inOrder
+  const order = keyed.sort((a, b) => compare(a.key, b.key)).map(({ one }) => one)
   return sort.down ? order.reverse() : order
 })
 /** Rows are drawn by so many at once, and only those near the screen. */

@@ -51,10 +51,14 @@ const drawn = computed(() => {
   }
   return (isDark.value ? inked(whole) : whole) as Record<string, unknown>
 })
-/** Its frame and its axes come in one task, its lines in the next: together they would hold up the page. */
-const bare = ref(true)
-useTimeoutFn(() => (bare.value = false), 0)
-const staged = computed(() => (bare.value ? { ...drawn.value, series: [] } : drawn.value))
+/** Its ground, its axes and its lines come in three tasks: together they would hold up the page. */
+const stage = ref(0)
+const { start } = useTimeoutFn(() => {
+  if (++stage.value < 2) start()
+}, 0)
+const staged = computed(() =>
+  stage.value === 0 ? {} : stage.value === 1 ? { ...drawn.value, series: [] } : drawn.value,
+)
 const emit = defineEmits<{ pick: [index: number] }>()
 /** The same as a table, for those who ask for it. */
 const asTable = ref(false)
