@@ -95,6 +95,7 @@ async function start() {
           <li
             v-for="(job, place) in shownOf(list)"
             :key="`${job.batches[0]!.id} ${job.kind}`"
+            v-memo="[job, list.late && !place]"
             class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-1.5"
             :class="list.late ? 'bg-warn-ground' : ''"
           >
