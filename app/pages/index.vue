@@ -43,7 +43,6 @@ const { pause } = useIntervalFn(() => {
 const whole = ref<Record<string, boolean>>({})
 const shownOf = ({ title, jobs }: { title: string; jobs: DueJob[] }) =>
   whole.value[title] ? jobs : jobs.slice(0, shown.value)
-const answer = useDueAnswers()
 const search = ref<HTMLInputElement | null>(null)
 useShortcuts({ f: () => search.value?.focus() })
 const lately = computed(() => formulas.list.slice(0, 2))
@@ -92,42 +91,13 @@ async function start() {
           {{ list.title }} <span class="figure">{{ list.jobs.length || '' }}</span>
         </h2>
         <ul>
-          <li
+          <DueRow
             v-for="(job, place) in shownOf(list)"
             :key="`${job.batches[0]!.id} ${job.kind}`"
-            v-memo="[job, list.late && !place]"
-            class="grid grid-cols-[44px_1fr_auto] items-center gap-3 border-t border-line-2 px-4 py-1.5"
+            :job="job"
+            :leads="list.late && !place"
             :class="list.late ? 'bg-warn-ground' : ''"
-          >
-            <BarThumbnail :thumbnail="job.batches[0]!.thumbnail" />
-            <div class="min-w-0">
-              <b
-                class="block leading-5 font-[650]"
-                :class="list.late && !place ? 'text-[18px]' : 'text-[15px]'"
-                >{{ job.says }}</b
-              >
-              <p class="text-[13px] leading-[18px] text-ink-2">
-                <b v-if="job.past" class="text-warn">{{ job.past }}.</b> {{ job.because }}
-              </p>
-            </div>
-            <AppButton
-              v-if="dueAnswers[job.kind]"
-              class="min-w-20"
-              :kind="list.late && !place ? 'main' : 'plain'"
-              @click="answer(job.kind, job.batches)"
-              >{{ dueAnswers[job.kind] }}</AppButton
-            >
-            <AppButton
-              v-else
-              class="min-w-20"
-              :to="
-                job.kind === 'pour'
-                  ? `/bench/${job.batches[0]!.id}`
-                  : `/batches/${job.batches[0]!.id}`
-              "
-              >{{ job.kind === 'pour' ? 'Bench' : 'Look' }}</AppButton
-            >
-          </li>
+          />
         </ul>
         <p
           v-if="shown === atFirst && shownOf(list).length < list.jobs.length"

@@ -192,8 +192,8 @@ const lead = computed(() => {
   if (filtered.value)
     return `${say.value.count(found.value.length, 'batch', 'batches')} of ${all.value.length}`
   return view.value === 'list'
-    ? `${say.value.count(there, 'batch', 'batches')}, ${bars} bars, ${ready} ready`
-    : `${bars} bars on the racks, ${ready} ready`
+    ? `${say.value.count(there, 'batch', 'batches')}, ${say.value.count(bars, 'bar', 'bars')}, ${say.value.number(ready, 0)} ready`
+    : `${say.value.count(bars, 'bar', 'bars')} on the racks, ${say.value.number(ready, 0)} ready`
 })
 </script>
 

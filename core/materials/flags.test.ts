@@ -3,8 +3,9 @@ import type { FormulaDocument } from '#contracts/formula'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
 import { formatter } from '../units/formatter'
-import { flagsOf, flagsText } from './flags'
+import { flagsOf, flagsText, type FlagId } from './flags'
 import { library } from './library'
+import { libraryWith, recordOf } from './own'
 
 const of = (fats: Record<string, number>, changes: Partial<FormulaDocument> = {}) => {
   const document: FormulaDocument = {
@@ -78,6 +79,24 @@ describe('for whom something in a bar matters', () => {
     })
     expect(ids({ olive: 1 }, colour(3))).toEqual(['nut'])
     expect(ids({ olive: 1, 'sweet-almond': 0 })).toEqual([])
+  })
+  it.each<[string, FlagId[]]>([
+    ['Local tallow', ['animal']],
+    ['Vegan tallow', []],
+    ['Groundnut oil from the mill', ['peanut']],
+    ['Black sesame oil', ['sesame']],
+    ['Wool fat', ['lanolin']],
+    ['Colophony', ['rosin']],
+    ['House olive', []],
+  ])('a fat of one’s own is told by its name: %s', (name, wanted) => {
+    const own = { ...recordOf(library.fats.get('olive')!), id: 'own-fat', name, origin: [] }
+    const ours = libraryWith(library, [own])
+    const document: FormulaDocument = {
+      ...blankFormula('Own'),
+      fats: [{ id: 'own-fat', share: 1, moment: 'pot', inLye: true }],
+    }
+    const flags = flagsOf(document, computeFormula(document, ours), ours)
+    expect(flags.map(({ id }) => id)).toEqual(wanted)
   })
   it('is said with what brings it', () => {
     const flags = of({ olive: 0.6, tallow: 0.2, 'sweet-almond': 0.1, shea: 0.1 })

@@ -4,6 +4,7 @@ import type { Formatter } from '../units/formatter'
 import { inSentence } from '../units/language'
 import type { Fat } from './fat'
 import type { Library } from './library'
+import { ownPrefix } from './own'
 
 /**
  * For whom something in a bar matters: those who react to it, do not want it, or should not have it near them. A reminder that
@@ -57,13 +58,22 @@ const byName: [FlagId, RegExp, not?: RegExp][] = [
     /\b(milk|cream|buttermilk|yoghurt|yogurt|kefir|whey|butter ?fat)\b/i,
     /\b(coconut|almond|oat|soya?|rice|cashew|hemp|hazelnut|plant)\b/i,
   ],
+  ['peanut', /\b(peanut|groundnut|arachis)\b/i],
   ['nut', /\b(almond|hazelnut|walnut|cashew|pistachio|pecan|macadamia)\b/i],
+  ['sesame', /\bsesame\b/i],
   ['soya', /\bsoya?\b/i],
   ['wheat', /\b(wheat|oats?|oatmeal|barley|beer|ale|stout|rye)\b/i],
   ['egg', /\begg\b/i],
   ['bee', /\b(honey|beeswax|propolis|royal jelly)\b/i],
   ['fish', /\b(fish|isinglass|cod)\b/i],
+  ['lanolin', /\b(lanolin|wool (fat|grease|wax))\b/i],
+  ['rosin', /\b(rosin|colophony|pine tar)\b/i],
   ['animal', /\b(silk|gelatine?|collagen|keratin)\b/i],
+]
+/** Fats of the workshop's own by what else they are called. */
+const byFatName: typeof byName = [
+  ...byName,
+  ['animal', /\b(tallow|lard|suet|ghee|goose|duck|emu|lanolin)\b/i, /\bvegan\b/i],
 ]
 /** Essential oils by name, as the usual lists of caution name them. */
 const byScent: [FlagId, RegExp][] = [
@@ -106,8 +116,8 @@ export function flagsOf(
   for (const { id, name } of fatsIn) {
     const fat = library.fats.get(id)
     for (const [kind, fits] of byFat) if (fat && fits(fat)) flag(kind, name)
-    if (!fat)
-      for (const [kind, words, not] of byName)
+    if (!fat || id.startsWith(ownPrefix))
+      for (const [kind, words, not] of byFatName)
         if (words.test(name) && !not?.test(name)) flag(kind, name)
   }
   for (const { name } of [...there(result.liquids), ...there(result.additives)])

@@ -16,7 +16,7 @@ import { standingEvents } from './standing'
 import { usableOf } from './usable'
 import { correctedMade, madeAsPlanned } from './wrong'
 import type { WeighIn } from './drying/weighedDays'
-import { sumOf } from '../statistics/sum'
+import { mean, sumOf } from '../statistics/sum'
 
 /** The batch as the drying of its bars sees it. */
 export interface DryingBatch {
@@ -216,8 +216,16 @@ function isSlow(frozen: Frozen, events: readonly BatchEvent[]): boolean {
   )
 }
 
-/** What of the facts has to be fitted to weigh-ins, which takes a while. */
-type Fitted = Pick<BatchFacts, 'drying' | 'lyeHeavy'>
+/** °C of a room in which a loaf is slow to finish, and the days from the pour that decide it (judgement). */
+const coldRoom = 15
+const firstDays = 2
+function inColdRoom(pouredOn: Day, { days }: DryingRoom): boolean {
+  const first = days.filter(({ day }) => day >= pouredOn && daysBetween(pouredOn, day) < firstDays)
+  return first.length > 0 && mean(first.map(({ celsius }) => celsius)) < coldRoom
+}
+
+/** What of the facts rests on weigh-ins and on the room, and so takes a while or comes from elsewhere. */
+type Fitted = Pick<BatchFacts, 'drying' | 'lyeHeavy'> & Partial<Pick<BatchFacts, 'slow'>>
 
 /** Days that a curve is drawn beyond what is known, and the last day of any. */
 const beyond = 14
@@ -286,7 +294,7 @@ export function factsAtOnce(
     usable: usableOf(events.slice(remelted + 1), made, builders),
     remeltedOn: events[remelted]?.day ?? null,
     weights: made !== undefined,
-    slow: isSlow(batch.frozen, events),
+    slow: isSlow(batch.frozen, events) || (fitted?.slow ?? false),
     builders,
     lyeHeavy: fitted?.lyeHeavy ?? null,
     cleaning: forCleaning(batch.frozen),
@@ -316,6 +324,7 @@ export function factsOf(
   return factsAtOnce(batch, {
     lyeHeavy: lyeHeavyOdds(batch.frozen, superfat),
     drying: poured ? dryingFactsOf(batch, dryingSince(events, poured.day), room) : null,
+    slow: poured ? inColdRoom(poured.day, room) : false,
   })
 }
 

@@ -14,6 +14,7 @@ import { whyNot } from '../events'
 import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
 import { labelGrams, leftAfter } from './drying/model'
+import { factsAtOnce, factsOf } from './facts'
 import { dueFor, dueOf, weighOn } from './due'
 import { oddWeight } from './oddWeight'
 import { standingOf } from './standing'
@@ -199,6 +200,22 @@ describe('what may happen', () => {
     expect(batchOf([weighed, cut, noGel]).facts.slow).toBe(true)
     const cold = frozenOf({ method: { ...frozen.document.method, lyeC: 22, oilsC: 24 } })
     expect(batchOf([weighed, cut], { frozen: cold }).facts.slow).toBe(true)
+  })
+  it.each([
+    ['cold on the day of the pour and after it', [12, 14, 20], true],
+    ['cold only later', [18, 18, 9], false],
+    ['cold and then warmed', [10, 21, 21], false],
+  ] as const)('a room that was %s', (_, celsius, slow) => {
+    const days = celsius.map((warm, at) => ({
+      day: addDays('2026-03-01', at),
+      celsius: warm,
+      humidity: 0.55,
+    }))
+    const bars = { bars: 12, frozen: frozenOf({}), events: [poured, cut] }
+    const facts = factsOf(bars, { humidity: 0.55, days })
+    expect(facts.slow).toBe(slow)
+    // What was known of the room stays known while the fit is still to come.
+    expect(factsAtOnce(bars, facts).slow).toBe(slow)
   })
   it('held bars may be used up or reworked by the maker', () => {
     expect(why([poured, cut, strip(10.5)], { ...sold, how: 'reworked' })).toBeNull()

@@ -83,7 +83,7 @@ export interface Trust {
   usable: Usable
   /** Somebody weighed at the bench, or wrote the weights up; undefined in facts from before it was told apart. */
   weights?: boolean
-  /** It saponified slowly: no gel, citric acid, or a cold pot. */
+  /** It saponified slowly: no gel, citric acid, a cold pot or a cold room. */
   slow?: boolean
   /** Chance of lye left over by the spread of the fats; null while it is being worked out. */
   lyeHeavy: number | null
@@ -106,7 +106,7 @@ export function whyNotTrusted(
   const days = daysBetween(pouredOn, day)
   if (days < trustAfter) return 'Weights can be trusted 48 hours after the pour, not before.'
   if (slow && days < trustSlowAfter)
-    return `Without gel, with citric acid or in a cold pot soap is slow to finish: weights can be trusted ${trustSlowAfter} days after the pour.`
+    return `Without gel, with citric acid, in a cold pot or a cold room soap is slow to finish: weights can be trusted ${trustSlowAfter} days after the pour.`
   if (isBlocked(usable)) return 'A test says otherwise: trusting the weights does not undo it.'
   if (most === null) return null
   if (lyeHeavy === null)

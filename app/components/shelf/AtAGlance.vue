@@ -6,7 +6,7 @@ import { sumOf } from '#core/statistics/sum'
 
 /** The workshop as one picture: what waits for the pot, what lies in moulds, what dries, what is ready, climbing to the mantle. */
 const { batches } = defineProps<{ batches: BatchSummary[] }>()
-const { today } = storeToRefs(useWorkshop())
+const { today, say } = storeToRefs(useWorkshop())
 const steps: { stage: RackStage; says: string; to: string }[] = [
   { stage: 'planned', says: 'to pour', to: '/bench' },
   { stage: 'first-days', says: 'first days', to: '/rack' },
@@ -63,7 +63,9 @@ const shown = computed(() => {
         <span
           class="block pl-2 text-[13px] leading-[22px] text-ink-2 max-sm:pl-0 max-sm:text-center max-sm:text-xs max-sm:leading-tight"
         >
-          <b class="figure text-base font-bold text-ink max-sm:block">{{ step.bars }}</b>
+          <b class="figure text-base font-bold text-ink max-sm:block">{{
+            say.number(step.bars, 0)
+          }}</b>
           {{ step.says }}
           <span class="sr-only">bars in {{ step.batches }} batches</span>
         </span>

@@ -94,7 +94,7 @@ const later = computed(() => ({
         >
       </span>
       <span class="w-24 text-right text-xs leading-[14px]"
-        >on the racks{{ room ? `, room for ${room}` : '' }}</span
+        >on the racks{{ room ? `, room for ${say.number(room, 0)}` : '' }}</span
       >
     </div>
     <ol>
@@ -161,7 +161,7 @@ const later = computed(() => ({
               class="block h-full bg-plank"
               :style="{ width: `${room ? Math.min(100, (100 * week.onRacks) / room) : 0}%` }"
           /></i>
-          {{ week.onRacks }}
+          {{ say.number(week.onRacks, 0) }}
         </span>
       </li>
       <li v-if="later.bars" class="grid grid-cols-[46px_1fr] gap-x-2.5 pt-1.5">

@@ -56,7 +56,7 @@ const verdict = computed(() => {
       unit="pH"
       :min="5"
       :max="14"
-      :step="0.5"
+      :step="1"
       :decimals="1"
     />
     <FieldRow says="Held on">
