@@ -65,6 +65,7 @@ export const coreRooms = [
   'recipe',
   'bench/plan',
   'bench/run',
+  'scents',
   'rack/drying',
   'rack',
   'troubles',

@@ -1,0 +1,68 @@
+import type { PaceWord } from '#contracts/trialWords'
+import type { Effect } from './effect'
+import type { StrengthOn } from './noses'
+
+/** What a supplier promises of a scent; null where nothing is said. */
+export interface Claims {
+  pace: PaceWord | null
+  /** That it leaves the bar pale, or browns it. */
+  colour: 'pale' | 'browns' | null
+  /** That it lasts. */
+  keeps: boolean | null
+}
+
+/** What was found of it here. */
+export interface Found {
+  effect: Effect | null
+  /** CIEDE2000 from plain, by day. */
+  colour: readonly { day: number; from: number }[]
+  strength: readonly StrengthOn[]
+}
+
+/** Part of the plain batter's time below which a scent does not behave, and above which one that hurries does not hurry (judgement). */
+const hasty = 0.75
+/** Part of it above which one slows. */
+const slow = 1.1
+/** CIEDE2000 from plain from which a bar is no longer pale. */
+const visible = 5
+/** Day by which one that keeps must still be more than weak. */
+const keepsUntil = 60
+
+export interface Judged {
+  claim: 'pace' | 'colour' | 'keeps'
+  held: boolean
+}
+
+/**
+ * Which of a supplier's claims held here, of those that can be judged by now.
+ * @example
+ * judgedClaims(
+ *   { pace: 'behaves', colour: 'pale', keeps: null },
+ *   { effect: { b: -1.13, sd: 0.17, factor: 0.322, from: 0.244, to: 0.426, pots: 2, rests: 'own' }, colour: [{ day: 90, from: 2.2 }], strength: [] },
+ * ) // [{ claim: 'pace', held: false }, { claim: 'colour', held: true }]
+ */
+export function judgedClaims(claims: Claims, { effect, colour, strength }: Found): Judged[] {
+  const judged: Judged[] = []
+  if (claims.pace && effect && effect.pots > 0) {
+    const { factor } = effect
+    const held =
+      claims.pace === 'behaves'
+        ? factor >= hasty
+        : claims.pace === 'hurries'
+          ? factor < hasty
+          : factor > slow
+    judged.push({ claim: 'pace', held })
+  }
+  const latest = colour.at(-1)
+  if (claims.colour && latest) {
+    const pale = latest.from < visible
+    judged.push({ claim: 'colour', held: (claims.colour === 'pale') === pale })
+  }
+  const later = strength.filter(({ day }) => day >= keepsUntil)
+  const faded = strength.some(({ middle }) => middle <= 1)
+  if (claims.keeps !== null && (later.length || faded)) {
+    const keeps = strength.at(-1)!.middle > 1
+    judged.push({ claim: 'keeps', held: claims.keeps === keeps })
+  }
+  return judged
+}

@@ -1,0 +1,105 @@
+import { converter, differenceCiede2000, type Lab65 } from 'culori'
+import { mean } from '../statistics/sum'
+
+/** A colour as CIELAB in daylight (D65): lightness 0–100, green to red, blue to yellow. */
+export interface Lab {
+  l: number
+  a: number
+  b: number
+}
+
+/** Pixels of a photo around a picked point: red, green, blue of each, 0–255. */
+export type Patch = readonly (readonly [red: number, green: number, blue: number])[]
+
+/** Pixels on the side of the square that is looked at around a point. */
+export const patchSide = 25
+
+interface Linear {
+  r: number
+  g: number
+  b: number
+}
+const toLinear = converter('lrgb')
+const toLab = converter('lab65')
+const toRgb = converter('rgb')
+const apart = differenceCiede2000()
+
+const asColour = ({ l, a, b }: Lab): Lab65 => ({ mode: 'lab65', l, a, b })
+
+/** The mean light of a patch: light adds up, what a screen is told does not. */
+function lightOf(patch: Patch): Linear {
+  const lights = patch.map(([r, g, b]) =>
+    toLinear({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 }),
+  )
+  const of = (part: 'r' | 'g' | 'b') => mean(lights.map((light) => light[part]))
+  return { r: of('r'), g: of('g'), b: of('b') }
+}
+
+/** Parts of full light below which a patch is too dark, and above which it is too bright, to be told by (judgement). */
+const [darkest, brightest] = [0.012, 0.96]
+/** Standard deviation of lightness in a patch above which it is no even ground: an edge, a hole, a shine (judgement). */
+const mostUneven = 6
+
+export type PatchFault = 'dark' | 'bright' | 'uneven'
+
+/**
+ * Why a patch cannot be told by, or null when it can.
+ * @param patch one pixel at least
+ * @example faultOf([[250, 250, 252]]) // 'bright'
+ */
+export function faultOf(patch: Patch): PatchFault | null {
+  const { r, g, b } = lightOf(patch)
+  if (Math.max(r, g, b) > brightest) return 'bright'
+  if (Math.max(r, g, b) < darkest) return 'dark'
+  const lightness = patch.map(
+    ([red, green, blue]) => toLab({ mode: 'rgb', r: red / 255, g: green / 255, b: blue / 255 }).l,
+  )
+  const middle = mean(lightness)
+  const spread = Math.sqrt(mean(lightness.map((one) => (one - middle) ** 2)))
+  return spread > mostUneven ? 'uneven' : null
+}
+
+/**
+ * The colour of a patch: the mean of its light, white balanced where a white or grey card was picked in the same photo.
+ * @param card patch of the card; null where there is none, and the colour is as the camera made it
+ * @example labOf([[231, 219, 188]], null).l // 87.6225
+ */
+export function labOf(patch: Patch, card: Patch | null): Lab {
+  const light = lightOf(patch)
+  const white = card ? lightOf(card) : null
+  // A grey card has no colour of its own: each part is brought to the mean of the three, brightness stays.
+  const grey = white ? (white.r + white.g + white.b) / 3 : 1
+  const part = (name: 'r' | 'g' | 'b') =>
+    white && white[name] > 0 ? (light[name] * grey) / white[name] : light[name]
+  const { l, a, b } = toLab({ mode: 'lrgb', r: part('r'), g: part('g'), b: part('b') })
+  return { l, a, b }
+}
+
+/**
+ * How far two colours are apart to the eye, CIEDE2000.
+ * @example differenceOf({ l: 50, a: 2.6772, b: -79.7751 }, { l: 50, a: 0, b: -82.7485 }) // 2.04246
+ */
+export const differenceOf = (one: Lab, other: Lab): number => apart(asColour(one), asColour(other))
+
+/**
+ * A colour as a screen shows it, for the swatch that is kept.
+ * @example swatchOf({ l: 100, a: 0, b: 0 }) // '#ffffff'
+ */
+export function swatchOf(colour: Lab): string {
+  const { r, g, b } = toRgb(asColour(colour))
+  const part = (value: number) =>
+    Math.round(255 * Math.min(1, Math.max(0, value)))
+      .toString(16)
+      .padStart(2, '0')
+  return `#${part(r)}${part(g)}${part(b)}`
+}
+
+/** How far from plain, in words. */
+export type ColourWord = 'same' | 'slight' | 'clear' | 'strong'
+
+/**
+ * A difference in words: under 2 the same, to 5 slight, to 10 clear, above strong.
+ * @example differenceWord(7.8) // 'clear'
+ */
+export const differenceWord = (difference: number): ColourWord =>
+  difference < 2 ? 'same' : difference < 5 ? 'slight' : difference < 10 ? 'clear' : 'strong'
