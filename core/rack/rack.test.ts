@@ -16,7 +16,7 @@ import { cureRuleFor } from './cure'
 import { labelGrams, leftAfter } from './drying/model'
 import { factsAtOnce, factsOf } from './facts'
 import { dueFor, dueOf, weighOn } from './due'
-import { oddWeight } from './oddWeight'
+import { lookedFor, mixedUpWith, oddWeight } from './oddWeight'
 import { standingOf } from './standing'
 import { batchOf, exponential, frozenOf, told } from '../../tests/support/batchOf'
 
@@ -387,5 +387,24 @@ describe('odd weights', () => {
     const odd = oddWeight(facts, bar, grams, '2026-03-15', say)
     if (says) expect(odd).toMatch(says)
     else expect(odd).toBeNull()
+  })
+  it('what a bar is looked for at is what is not asked about', () => {
+    const looked = lookedFor(facts, 1, '2026-03-15')!
+    expect(looked.low).toBeLessThan(looked.likely)
+    expect(looked.likely).toBeLessThan(looked.high)
+    const odd = (grams: number) => oddWeight(facts, 1, grams, '2026-03-15', say)
+    expect(odd(looked.low)).toBeNull()
+    expect(odd(looked.high)).toBeNull()
+    expect(odd(looked.low - 0.1)).toMatch(/lighter/)
+    expect(odd(looked.high + 0.1)).toMatch(/Heavier/)
+  })
+  it('a weight is offered to another bar only where exactly one fits', () => {
+    const two = batch([poured, cut, weighed('2026-03-08', 118, 110, 109.8)]).facts
+    const fits = (grams: number, others: number[]) => mixedUpWith(two, grams, '2026-03-09', others)
+    expect(fits(117.5, [1, 2])).toBe(1)
+    expect(fits(109.5, [2])).toBe(2)
+    expect(fits(109.5, [2, 3])).toBeNull()
+    expect(fits(150, [1, 2, 3])).toBeNull()
+    expect(fits(117.5, [])).toBeNull()
   })
 })

@@ -72,7 +72,7 @@ const option = computed(() => {
     axisPointer: { link: [{ xAxisIndex: 'all' }] },
     // Its margins are known: measuring all labels to find them takes half of the time.
     grid: [
-      { left: 42, right: 10, top: 22, height: 118, outerBoundsMode: 'none' },
+      { left: 42, right: 10, top: 34, height: 106, outerBoundsMode: 'none' },
       { left: 42, right: 10, top: 172, height: 62, outerBoundsMode: 'none' },
     ],
     xAxis: [axis(0, false), axis(1, true)],

@@ -69,6 +69,12 @@ const oneByOne = useMediaQuery('(width < 640px)')
 const allBars = computed(() =>
   rows.value.flatMap(({ batch, bars }) => bars.map((bar) => ({ batch, ...bar }))),
 )
+const at = ref(0)
+/** Where the bar stands that is asked for. */
+const place = computed(() => {
+  const [stands] = allBars.value[at.value]?.batch.facts.spread ?? []
+  return workshop.settings.rack.places.find(({ id }) => id === stands?.place)?.name ?? ''
+})
 useEventListener(document, 'keydown', (event) => {
   if (event.key !== 'Enter' || !(event.ctrlKey || event.metaKey) || table.value) return
   event.preventDefault()
@@ -104,29 +110,51 @@ async function keep() {
 <template>
   <AppDialog
     v-model="open"
-    title="Weigh the marked bars"
+    :title="oneByOne ? 'Weigh in' : 'Weigh the marked bars'"
     wide
+    full
     :keep="
       filled && !odd.length && !table
         ? { says: `Keep ${say.count(filled, 'weight', 'weights')}`, act: keep }
         : undefined
     "
   >
+    <template v-if="oneByOne && rows.length" #beside
+      ><span
+        class="figure ml-3 inline-flex w-[calc(100%-6rem)] justify-between text-sm font-normal"
+      >
+        <span>{{ place }}</span><span>{{ at + 1 }} of {{ allBars.length }}</span></span
+      ></template
+    >
     <LazyWeighInTable v-if="table" class="px-5 py-4" @done="open = false" />
+    <WeighOneByOne
+      v-else-if="oneByOne && rows.length"
+      v-model:typed="typed"
+      v-model:sure="sure"
+      v-model:at="at"
+      :bars="allBars"
+      :live="live"
+      :odd-of="oddOf"
+      :day="day"
+      @keep="keep"
+    >
+      <div class="mt-3 flex flex-wrap items-center justify-between gap-3">
+        <label class="flex items-center gap-2 font-semibold"
+          >On
+          <input v-model="day" type="date" class="field min-h-11 font-normal" :max="today" required
+        /></label>
+        <button v-if="filled && !odd.length" type="button" class="link min-h-11" @click="keep">
+          Keep {{ say.count(filled, 'weight', 'weights') }} now
+        </button>
+      </div>
+      <LiveScale v-model="live" class="mt-2" />
+    </WeighOneByOne>
     <form v-else class="px-5 py-4" @submit.prevent>
       <p v-if="!rows.length" class="text-ink-2">
         No batch is cut and drying: there is nothing to weigh.
       </p>
       <LiveScale v-model="live" class="mb-2" />
-      <WeighOneByOne
-        v-if="oneByOne && rows.length"
-        v-model:typed="typed"
-        v-model:sure="sure"
-        :bars="allBars"
-        :live="live"
-        :odd-of="oddOf"
-      />
-      <ul v-else ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
+      <ul ref="list" class="max-h-[52vh] overflow-y-auto" @keydown.enter="onward">
         <li
           v-for="row in rows"
           :key="row.batch.id"
@@ -181,7 +209,7 @@ async function keep() {
         </p>
       </div>
     </form>
-    <template #actions="{ close }">
+    <template v-if="!oneByOne || !rows.length || table" #actions="{ close }">
       <span v-if="odd.length" class="self-center text-sm text-warn"
         >{{ say.count(odd.length, 'odd weight', 'odd weights') }} to look at</span
       >

@@ -12,6 +12,8 @@ const { live = false, keep = undefined } = defineProps<{
   wide?: boolean
   huge?: boolean
   hideTitle?: boolean
+  /** On a phone it is the whole screen. */
+  full?: boolean
   /** What is changed in it holds at once: there is nothing to keep. */
   live?: boolean
   /** Keeps what is typed, and what that is called; not there while it cannot be kept. */
@@ -88,25 +90,31 @@ async function keepIt() {
     <div class="fixed inset-0 bg-[#20292b]/50" aria-hidden="true" />
     <div
       class="fixed inset-0 flex items-start justify-center overflow-y-auto p-4"
-      :class="huge ? 'pt-[4vh]' : 'pt-[8vh]'"
+      :class="[huge ? 'pt-[4vh]' : 'pt-[8vh]', full ? 'max-sm:!p-0' : '']"
     >
       <DialogPanel
         ref="panel"
         class="sheet relative w-full"
-        :class="huge ? 'max-w-[1200px]' : wide ? 'max-w-3xl' : 'max-w-lg'"
+        :class="[
+          huge ? 'max-w-[1200px]' : wide ? 'max-w-3xl' : 'max-w-lg',
+          full
+            ? 'max-sm:flex max-sm:min-h-dvh max-sm:flex-col max-sm:rounded-none max-sm:border-0'
+            : '',
+        ]"
         @focusin="remember"
         @input="touch"
         @change="touch"
       >
         <DialogTitle
           as="h2"
-          :class="
+          :class="[
             hideTitle
               ? 'sr-only'
-              : 'border-b border-line-2 py-3 pr-14 pl-5 text-[17px] font-bold text-ink'
-          "
-          >{{ title }}</DialogTitle
-        >
+              : 'border-b border-line-2 py-3 pr-14 pl-5 text-[17px] font-bold text-ink',
+            full ? 'max-sm:bg-slate max-sm:py-4 max-sm:pl-4 max-sm:!text-white' : '',
+          ]"
+          >{{ title }}<slot name="beside"
+        /></DialogTitle>
         <slot />
         <div
           v-if="asking"
@@ -141,6 +149,11 @@ async function keepIt() {
           v-if="!hideTitle"
           type="button"
           class="absolute top-2.5 right-3 rounded-sm p-1.5"
+          :class="
+            full
+              ? 'max-sm:top-1.5 max-sm:right-1 max-sm:min-h-11 max-sm:min-w-11 max-sm:text-white'
+              : ''
+          "
           aria-label="Close"
           @click="wish"
         >
