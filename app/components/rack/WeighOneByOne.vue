@@ -30,9 +30,14 @@ const at = defineModel<number>('at', { required: true })
 const one = computed(() => bars[Math.min(at.value, bars.length - 1)]!)
 const next = computed(() => bars[at.value + 1] ?? null)
 const grams = computed(() => typed.value[one.value.key] ?? null)
-const odd = computed(() =>
+/** Whether the weight is told whole: half a number is odd as well, and nobody is asked about it. */
+const told = ref(false)
+// At once: what the scale tells is taken and judged in one go.
+watch([grams, at], () => (told.value = false), { flush: 'sync' })
+const strays = computed(() =>
   sure.value[one.value.key] ? null : oddOf(one.value.batch, one.value.bar),
 )
+const odd = computed(() => (told.value ? strays.value : null))
 const looked = computed(() => lookedFor(one.value.batch.facts, one.value.bar, day))
 /** Marked bars of the same batch that are still to be weighed. */
 const others = computed(() =>
@@ -65,6 +70,7 @@ function go(by: number) {
 function take() {
   if (grams.value === null && live.grams !== null && live.steady)
     typed.value[one.value.key] = live.grams
+  told.value = true
   if (grams.value === null || odd.value) return
   if (next.value) go(1)
   else emit('keep')
@@ -145,7 +151,11 @@ const curve = computed(() => {
 </script>
 
 <template>
-  <div class="flex flex-1 flex-col" @keydown.enter.exact.prevent="take">
+  <div
+    class="flex flex-1 flex-col"
+    @keydown.enter.exact.prevent="take"
+    @keydown.enter.ctrl="told = true"
+  >
     <div class="bg-band px-4 pt-3 pb-1.5" aria-hidden="true">
       <div class="flex h-9 items-end gap-[3px] border-b-[7px] border-plank">
         <img
@@ -222,7 +232,7 @@ const curve = computed(() => {
           <dd class="text-right font-bold">
             {{ say.amount(looked.low) }} to {{ say.mass(looked.high) }}
             <Check
-              v-if="grams !== null && !odd"
+              v-if="grams !== null && !strays"
               :size="16"
               class="inline text-ok"
               aria-label="it is"
@@ -254,7 +264,7 @@ const curve = computed(() => {
             :cx="curve.now"
             :cy="curve.at"
             r="5"
-            :class="odd ? 'fill-warn' : 'fill-ok'"
+            :class="strays ? 'fill-warn' : 'fill-ok'"
           />
           <text :x="curve.now + 9" y="20" class="fill-ink-2 text-[11px]">today</text>
         </svg>
