@@ -1,9 +1,6 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
-import { weighInsOf } from '#core/rack/facts'
 import { lookedFor, mixedUpWith } from '#core/rack/oddWeight'
-import { standingOf } from '#core/rack/standing'
-import { daysBetween } from '#core/units/days'
 import { Check, Delete } from '@lucide/vue'
 
 export interface BarToWeigh {
@@ -105,49 +102,15 @@ function press(key: string) {
   target.focus()
 }
 
-/** Its plank: up to two dozen of its bars, the marked ones in full colour, the one that is asked for lifted out. */
-const most = 24
-const plank = computed(() => {
-  const { batch, bar } = one.value
-  const count = Math.min(most, Math.max(standingOf(batch, today.value).bars, bar))
-  const marked = new Map(
-    bars.flatMap((each) => (each.batch.id === batch.id ? [[each.bar, each.key] as const] : [])),
-  )
-  return Array.from({ length: count }, (_, place) => ({
-    bar: place + 1,
-    marked: marked.has(place + 1),
-    done: typed.value[marked.get(place + 1) ?? ''] != null,
-    now: place + 1 === bar,
-  }))
-})
-
-const whole = useWholeBatch(() => one.value.batch)
-/** How this bar dried so far, and where it is looked for, as a small picture. */
-const curve = computed(() => {
-  const { facts, id } = one.value.batch
-  const since = facts.remeltedOn ?? facts.pouredOn
-  if (whole.value?.id !== id || !since) return null
-  const points = weighInsOf(whole.value.events, since).filter(({ bar }) => bar === one.value.bar)
-  const band = looked.value
-  if (!points.length || !band) return null
-  const now = daysBetween(since, day)
-  const weights = [...points.map((point) => point.grams), band.low, band.high]
-  const [low, high] = [Math.min(...weights) - 0.5, Math.max(...weights) + 0.5]
-  const first = points[0]!.day
-  const x = (on: number) => 44 + (260 * (on - first)) / Math.max(1, now - first)
-  const y = (value: number) => 8 + (70 * (high - value)) / (high - low)
-  const last = points.at(-1)!
-  return {
-    line: points.map((point) => `${x(point.day)},${y(point.grams)}`).join(' '),
-    dots: points.map((point) => ({ x: x(point.day), y: y(point.grams) })),
-    wedge: `${x(last.day)},${y(last.grams)} ${x(now)},${y(band.high)} ${x(now)},${y(band.low)}`,
-    now: x(now),
-    at: grams.value === null ? null : Math.max(4, Math.min(82, y(grams.value))),
-    top: say.value.mass(high),
-    bottom: say.value.mass(low),
-    says: `${say.value.count(points.length, 'weigh-in', 'weigh-ins')} of this bar so far, from ${say.value.mass(points[0]!.grams)} to ${say.value.mass(last.grams)}.`,
-  }
-})
+/** The marked bars of this batch, and whether each is weighed. */
+const marked = computed(
+  () =>
+    new Map(
+      bars
+        .filter(({ batch }) => batch.id === one.value.batch.id)
+        .map(({ bar, key }) => [bar, typed.value[key] != null]),
+    ),
+)
 </script>
 
 <template>
@@ -156,33 +119,7 @@ const curve = computed(() => {
     @keydown.enter.exact.prevent="take"
     @keydown.enter.ctrl="told = true"
   >
-    <div class="bg-band px-4 pt-3 pb-1.5" aria-hidden="true">
-      <div class="flex h-9 items-end gap-[3px] border-b-[7px] border-plank">
-        <img
-          v-for="each in plank"
-          :key="each.bar"
-          :src="thumbnailUrl(one.batch.thumbnail, 11, 22)"
-          class="h-[22px] min-w-0 flex-1 object-fill"
-          :class="
-            each.now
-              ? 'mb-2.5 outline-2 outline-offset-2 outline-act'
-              : each.marked
-                ? ''
-                : 'opacity-40'
-          "
-          alt=""
-        />
-      </div>
-      <div class="figure flex h-5 text-[13px]">
-        <span v-for="each in plank" :key="each.bar" class="relative min-w-0 flex-1">
-          <span v-if="each.marked" class="absolute left-1/2 -translate-x-1/2">
-            <Check v-if="each.done && !each.now" :size="15" class="mt-0.5 text-ok" />
-            <b v-else-if="each.now">{{ each.bar }}</b>
-            <template v-else>{{ each.bar }}</template>
-          </span>
-        </span>
-      </div>
-    </div>
+    <WeighPlank :batch="one.batch" :bar="one.bar" :marked="marked" />
     <div class="flex-1 px-4 pt-2.5">
       <p class="flex items-baseline justify-between gap-3">
         <b class="text-[19px] leading-tight">{{ one.batch.name }} {{ one.batch.number }}</b>
@@ -240,35 +177,15 @@ const curve = computed(() => {
           </dd>
         </template>
       </dl>
-      <figure v-if="curve" class="mt-1">
-        <svg viewBox="0 0 350 92" class="w-full" role="img" :aria-label="curve.says">
-          <path d="M40 4V86H346" class="fill-none stroke-line-3" />
-          <text x="36" y="13" text-anchor="end" class="fill-ink-2 text-[11px]">
-            {{ curve.top }}
-          </text>
-          <text x="36" y="84" text-anchor="end" class="fill-ink-2 text-[11px]">
-            {{ curve.bottom }}
-          </text>
-          <polygon :points="curve.wedge" class="fill-ok/20" />
-          <polyline :points="curve.line" class="fill-none stroke-ok stroke-2" />
-          <circle
-            v-for="(dot, place) in curve.dots"
-            :key="place"
-            :cx="dot.x"
-            :cy="dot.y"
-            r="4"
-            class="fill-ink"
-          />
-          <circle
-            v-if="curve.at !== null"
-            :cx="curve.now"
-            :cy="curve.at"
-            r="5"
-            :class="strays ? 'fill-warn' : 'fill-ok'"
-          />
-          <text :x="curve.now + 9" y="20" class="fill-ink-2 text-[11px]">today</text>
-        </svg>
-      </figure>
+      <BarCurve
+        v-if="looked && looked.low > 0"
+        :batch="one.batch"
+        :bar="one.bar"
+        :day="day"
+        :grams="grams"
+        :looked="looked"
+        class="mt-1"
+      />
       <div v-if="odd" class="mt-2 bg-warn-ground px-3 py-3" role="alert">
         <p class="font-semibold text-warn">{{ odd }}</p>
         <div class="mt-2 grid grid-cols-2 gap-2">
