@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { Search } from '@lucide/vue'
-import { useIntervalFn } from '@vueuse/core'
 import type { DueJob } from '~/composables/useDueJobs'
 
 const batches = useBatches()
@@ -35,11 +34,8 @@ const lists = computed(() => {
 const listed = computed(() => lists.value.filter(({ late, jobs }) => !late || jobs.length))
 /** Jobs of a list that are shown before somebody asks for all of them; the first few stand a moment earlier. */
 const [first, atFirst] = [6, 20]
-const shown = ref(first)
-const { pause } = useIntervalFn(() => {
-  shown.value = Math.min(atFirst, shown.value + first)
-  if (shown.value === atFirst) pause()
-}, 30)
+const turn = useTurns(Math.ceil(atFirst / first) - 1)
+const shown = computed(() => Math.min(atFirst, first * (turn.value + 1)))
 const whole = ref<Record<string, boolean>>({})
 const shownOf = ({ title, jobs }: { title: string; jobs: DueJob[] }) =>
   whole.value[title] ? jobs : jobs.slice(0, shown.value)

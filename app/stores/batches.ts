@@ -77,10 +77,9 @@ export const useBatches = defineStore('batches', () => {
     } catch (error) {
       return toasts.show(sentenceOf(error), { bad: true })
     }
-    toasts.show(
-      `Another picture for ${useWorkshop().say.count(pictures.length, 'batch', 'batches')}.`,
-      { undo: () => put(before) },
-    )
+    toasts.show(`Another picture for ${workshop.say.count(pictures.length, 'batch', 'batches')}.`, {
+      undo: () => put(before),
+    })
   }
 
   /**

@@ -19,6 +19,13 @@ export interface LookedFor {
 }
 
 /**
+ * Whether a weight lies where a bar is looked for.
+ * @example isWithin({ low: 118, likely: 120, high: 122 }, 118) // true
+ */
+export const isWithin = ({ low, high }: LookedFor, grams: number): boolean =>
+  grams >= low && grams <= high
+
+/**
  * What a bar should weigh on a day, from its last weight and from how its batch dries; null where neither is known.
  * @example lookedFor(cut.facts, 1, '2026-03-08').likely // 115.556
  */
@@ -58,7 +65,7 @@ export function oddWeight(
   say: Formatter,
 ): string | null {
   const looked = lookedFor(facts, bar, day)
-  if (!looked || (grams >= looked.low && grams <= looked.high)) return null
+  if (!looked || isWithin(looked, grams)) return null
   const last = facts.weighedOn ? facts.weighed.find((one) => one.bar === bar) : undefined
   if (!last) return `About ${say.mass(looked.likely)} was to be expected.`
   return grams > looked.high
@@ -79,7 +86,7 @@ export function mixedUpWith(
 ): number | null {
   const fits = others.filter((bar) => {
     const looked = lookedFor(facts, bar, day)
-    return looked !== null && grams >= looked.low && grams <= looked.high
+    return looked !== null && isWithin(looked, grams)
   })
   return fits.length === 1 ? fits[0]! : null
 }

@@ -1,6 +1,6 @@
 import type { PaceWord } from '#contracts/trialWords'
 import type { Effect } from './effect'
-import type { StrengthOn } from './noses'
+import { faint, type StrengthOn } from './noses'
 
 /** What a supplier promises of a scent; null where nothing is said. */
 export interface Claims {
@@ -59,9 +59,9 @@ export function judgedClaims(claims: Claims, { effect, colour, strength }: Found
     judged.push({ claim: 'colour', held: (claims.colour === 'pale') === pale })
   }
   const later = strength.filter(({ day }) => day >= keepsUntil)
-  const faded = strength.some(({ middle }) => middle <= 1)
+  const faded = strength.some(({ middle }) => middle <= faint)
   if (claims.keeps !== null && (later.length || faded)) {
-    const keeps = strength.at(-1)!.middle > 1
+    const keeps = strength.at(-1)!.middle > faint
     judged.push({ claim: 'keeps', held: claims.keeps === keeps })
   }
   return judged

@@ -31,6 +31,11 @@ const isStage = (saw: Mark['saw']): saw is TrialStage => saw in order
 const stageOf = (saw: Mark['saw']): number | null =>
   saw === 'seizes' ? order['too-far'] : isStage(saw) ? order[saw] : null
 
+const byClock = (marks: readonly Mark[]) => [...marks].sort((a, b) => a.minutes - b.minutes)
+/** When scent went into those that got any. */
+const zerosOf = (pots: readonly RoundPot[]) =>
+  pots.flatMap(({ zero }) => (zero === null ? [] : [zero]))
+
 /** When a pot reached a stage, in minutes from its own zero. */
 export interface Reached {
   minutes: number
@@ -47,7 +52,7 @@ export function stagesOf(
   marks: readonly Mark[],
   zero: number,
 ): Partial<Record<TrialStage, Reached>> {
-  const sorted = [...marks].sort((a, b) => a.minutes - b.minutes)
+  const sorted = byClock(marks)
   const loosened = sorted.findLastIndex(({ saw }) => saw === 'loosens')
   const reached: Partial<Record<TrialStage, Reached>> = {}
   for (const { minutes, saw, unsure = false } of sorted.slice(loosened + 1)) {
@@ -67,7 +72,7 @@ export function ricedOf(
   marks: readonly Mark[],
   zero: number,
 ): { from: number; to: number | null } | null {
-  const sorted = [...marks].sort((a, b) => a.minutes - b.minutes)
+  const sorted = byClock(marks)
   const riced = sorted.find(({ saw }) => saw === 'rices')
   if (!riced) return null
   const smooth = sorted.find(
@@ -82,7 +87,7 @@ export function ricedOf(
  *   // 12
  */
 export function controlZero(pots: readonly RoundPot[]): number {
-  const zeros = pots.flatMap(({ zero }) => (zero === null ? [] : [zero]))
+  const zeros = zerosOf(pots)
   return zeros.length ? median(zeros) : 0
 }
 
@@ -100,7 +105,7 @@ const longDosing = 0.2
  * ]) // true
  */
 export function dosedTooLong(pots: readonly RoundPot[]): boolean {
-  const zeros = pots.flatMap(({ zero }) => (zero === null ? [] : [zero]))
+  const zeros = zerosOf(pots)
   const control = pots.find(({ zero }) => zero === null)
   if (!zeros.length || !control) return false
   const zero = controlZero(pots)

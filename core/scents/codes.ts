@@ -1,4 +1,5 @@
 import type { RandomSource } from '../statistics/randomSource'
+import { shuffled } from '../statistics/shuffled'
 
 /** Signs of straight strokes only: a nail scratches them into a lid, and none is taken for another of them. */
 export const signs = [...'AEFHKLNTVXYZ47']
@@ -16,13 +17,10 @@ const differences = (one: string, other: string): number =>
  */
 export function newCodes(count: number, taken: readonly string[], random: RandomSource): string[] {
   const all = signs.flatMap((a) => signs.flatMap((b) => signs.map((c) => a + b + c)))
-  const shuffled = all
-    .map((code) => ({ code, at: random.uniform() }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ code }) => code)
+  const drawn = shuffled(all, random)
   const codes: string[] = []
   for (const apart of [2, 1])
-    for (const code of shuffled) {
+    for (const code of drawn) {
       if (codes.length === count) return codes
       if ([...taken, ...codes].every((other) => differences(code, other) >= apart)) codes.push(code)
     }

@@ -1,4 +1,4 @@
-import { converter, differenceCiede2000, type Lab65 } from 'culori'
+import { converter, differenceCiede2000, formatHex, type Lab65, type Rgb } from 'culori'
 import { mean } from '../statistics/sum'
 
 /** A colour as CIELAB in daylight (D65): lightness 0–100, green to red, blue to yellow. */
@@ -21,16 +21,20 @@ interface Linear {
 }
 const toLinear = converter('lrgb')
 const toLab = converter('lab65')
-const toRgb = converter('rgb')
 const apart = differenceCiede2000()
 
 const asColour = ({ l, a, b }: Lab): Lab65 => ({ mode: 'lab65', l, a, b })
 
+const asRgb = ([r, g, b]: Patch[number]): Rgb => ({
+  mode: 'rgb',
+  r: r / 255,
+  g: g / 255,
+  b: b / 255,
+})
+
 /** The mean light of a patch: light adds up, what a screen is told does not. */
 function lightOf(patch: Patch): Linear {
-  const lights = patch.map(([r, g, b]) =>
-    toLinear({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 }),
-  )
+  const lights = patch.map((pixel) => toLinear(asRgb(pixel)))
   const of = (part: 'r' | 'g' | 'b') => mean(lights.map((light) => light[part]))
   return { r: of('r'), g: of('g'), b: of('b') }
 }
@@ -51,9 +55,7 @@ export function faultOf(patch: Patch): PatchFault | null {
   const { r, g, b } = lightOf(patch)
   if (Math.max(r, g, b) > brightest) return 'bright'
   if (Math.max(r, g, b) < darkest) return 'dark'
-  const lightness = patch.map(
-    ([red, green, blue]) => toLab({ mode: 'rgb', r: red / 255, g: green / 255, b: blue / 255 }).l,
-  )
+  const lightness = patch.map((pixel) => toLab(asRgb(pixel)).l)
   const middle = mean(lightness)
   const spread = Math.sqrt(mean(lightness.map((one) => (one - middle) ** 2)))
   return spread > mostUneven ? 'uneven' : null
@@ -85,14 +87,7 @@ export const differenceOf = (one: Lab, other: Lab): number => apart(asColour(one
  * A colour as a screen shows it, for the swatch that is kept.
  * @example swatchOf({ l: 100, a: 0, b: 0 }) // '#ffffff'
  */
-export function swatchOf(colour: Lab): string {
-  const { r, g, b } = toRgb(asColour(colour))
-  const part = (value: number) =>
-    Math.round(255 * Math.min(1, Math.max(0, value)))
-      .toString(16)
-      .padStart(2, '0')
-  return `#${part(r)}${part(g)}${part(b)}`
-}
+export const swatchOf = (colour: Lab): string => formatHex(asColour(colour))
 
 /** How far from plain, in words. */
 export type ColourWord = 'same' | 'slight' | 'clear' | 'strong'

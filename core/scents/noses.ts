@@ -2,6 +2,7 @@ import type { Strength } from '#contracts/trialWords'
 import type { RandomSource } from '../statistics/randomSource'
 import { median } from '../statistics/quantile'
 import { roundTo } from '../statistics/roundTo'
+import { shuffled } from '../statistics/shuffled'
 
 /** Days after a trial on which its jars want a nose. */
 export const noseDays = [1, 14, 30, 60, 90] as const
@@ -42,7 +43,7 @@ export function strengthByDay(sniffs: readonly Sniff[]): StrengthOn[] {
 }
 
 /** Below this middle a scent has faded: between gone and weak. */
-const faint = 1
+export const faint = 1
 
 /**
  * The first day on which a scent had faded to weak or less and stayed so; null where it has not.
@@ -59,11 +60,7 @@ export function fadesBy(byDay: readonly StrengthOn[]): number | null {
  * @example sniffingOrder(['NA7', 'KF4'], random).length // 2
  */
 export const sniffingOrder = (codes: readonly string[], random: RandomSource): string[] =>
-  [...codes]
-    .sort()
-    .map((code) => ({ code, at: random.uniform() }))
-    .sort((a, b) => a.at - b.at)
-    .map(({ code }) => code)
+  shuffled([...codes].sort(), random)
 
 /**
  * Whether a nose's round counts: who smells something in the plain jar smells what is not there, and the round is set apart.

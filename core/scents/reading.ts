@@ -15,6 +15,8 @@ export interface Reading {
   ratio: number
 }
 
+/** Minutes that "at once" counts as: sooner nobody looks. */
+const atOnce = 0.25
 /** Stages to compare by, the nearest to medium first; of two that are as near the later one, which is read more surely. */
 const nearest: TrialStage[] = ['medium', 'thick', 'light', 'too-far']
 
@@ -62,10 +64,9 @@ export function readingOf(
   for (const stage of nearest) {
     const control = together(controls, stage)
     const at = own[stage]
-    // At once is within the first quarter of a minute: sooner nobody looks.
     if (control && at)
       return reading(
-        Math.log(Math.max(0.25, at.minutes) / control.minutes),
+        Math.log(Math.max(atOnce, at.minutes) / control.minutes),
         'seen',
         at.unsure || control.unsure,
       )
@@ -78,7 +79,7 @@ export function readingOf(
     const at = own[stage]
     const plainWatched = Math.max(...plain.map(({ until }) => until - zero))
     if (at && plainWatched > 0)
-      return reading(Math.log(Math.max(0.25, at.minutes) / plainWatched), 'atMost', at.unsure)
+      return reading(Math.log(Math.max(atOnce, at.minutes) / plainWatched), 'atMost', at.unsure)
   }
   return null
 }

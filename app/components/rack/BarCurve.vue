@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BatchSummary } from '#contracts/batch'
 import { weighInsOf } from '#core/rack/facts'
-import type { LookedFor } from '#core/rack/oddWeight'
+import { isWithin, type LookedFor } from '#core/rack/oddWeight'
 import { daysBetween } from '#core/units/days'
 
 /** How one bar dried so far, and where it is looked for today: a picture beside the reading. */
@@ -15,7 +15,7 @@ const { batch, bar, day, grams, looked } = defineProps<{
   looked: LookedFor
 }>()
 const { say } = storeToRefs(useWorkshop())
-const strays = computed(() => grams !== null && (grams < looked.low || grams > looked.high))
+const strays = computed(() => grams !== null && !isWithin(looked, grams))
 const whole = useWholeBatch(() => batch)
 const curve = computed(() => {
   const { facts, id } = batch

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { lastWeighed } from '#core/rack/drying/model'
+import { inOrder } from '#core/units/formatter'
 import type { OnRack } from '~/composables/useRack'
 
 /** The rack as a list, a line a batch, sorted by any column; beside it all of it as one strip. */
@@ -39,13 +40,13 @@ const keyOf: Record<Column, (one: OnRack) => string | number> = {
   place: ({ places }) => places[0] ?? '~',
   due: urgency,
 }
-const inWords = (a: string | number, b: string | number) => String(a).localeCompare(String(b))
-const inOrder = (a: string | number, b: string | number) => (a < b ? -1 : a > b ? 1 : 0)
+const byName = (a: string | number, b: string | number) => inOrder(String(a), String(b))
+const bySize = (a: string | number, b: string | number) => (a < b ? -1 : a > b ? 1 : 0)
 const sorted = computed(() => {
   const key = keyOf[sort.by]
   const keyed = items.map((one) => ({ one, key: key(one) }))
   // Days and numbers need no rules of a language, and those are slow.
-  const compare = sort.by === 'name' || sort.by === 'place' ? inWords : inOrder
+  const compare = sort.by === 'name' || sort.by === 'place' ? byName : bySize
   const order = keyed.sort((a, b) => compare(a.key, b.key)).map(({ one }) => one)
   return sort.down ? order.reverse() : order
 })

@@ -3,7 +3,7 @@ import type { BatchSummary } from '#contracts/batch'
 import { lookedFor, mixedUpWith } from '#core/rack/oddWeight'
 import { Check, Delete } from '@lucide/vue'
 
-export interface BarToWeigh {
+interface BarToWeigh {
   batch: BatchSummary
   bar: number
   last: number | null
@@ -129,7 +129,7 @@ const marked = computed(
       </p>
       <div class="mt-1 grid grid-cols-[76px_1fr] items-start gap-4">
         <div class="relative grid place-items-center">
-          <img :src="thumbnailUrl(one.batch.thumbnail, 52, 66)" width="52" height="66" alt="" />
+          <BarThumbnail :thumbnail="one.batch.thumbnail" :width="52" :height="66" />
           <b class="figure absolute top-5 rounded-sm bg-sheet px-1.5 text-[17px]">{{ one.bar }}</b>
           <span class="h-2 w-[66px] rounded-t-sm bg-plank" />
           <span class="h-4 w-[76px] rounded-sm bg-slate" />

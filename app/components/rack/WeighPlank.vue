@@ -12,6 +12,7 @@ const { batch, bar, marked } = defineProps<{
 }>()
 const { today } = storeToRefs(useWorkshop())
 const most = 24
+const url = computed(() => thumbnailUrl(batch.thumbnail, 11, 22))
 const plank = computed(() => {
   const count = Math.min(most, Math.max(standingOf(batch, today.value).bars, bar))
   return Array.from({ length: count }, (_, place) => ({
@@ -29,7 +30,7 @@ const plank = computed(() => {
       <img
         v-for="each in plank"
         :key="each.bar"
-        :src="thumbnailUrl(batch.thumbnail, 11, 22)"
+        :src="url"
         class="h-[22px] min-w-0 flex-1 object-fill"
         :class="
           each.now

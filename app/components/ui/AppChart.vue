@@ -8,7 +8,6 @@ import {
 } from 'echarts/components'
 import { use } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
-import { useTimeoutFn } from '@vueuse/core'
 import VChart from 'vue-echarts'
 
 /** The one chart. Give it a height; what it shows is said in words as well. */
@@ -52,10 +51,7 @@ const drawn = computed(() => {
   return (isDark.value ? inked(whole) : whole) as Record<string, unknown>
 })
 /** Its ground, its axes and its lines come in three tasks: together they would hold up the page. */
-const stage = ref(0)
-const { start } = useTimeoutFn(() => {
-  if (++stage.value < 2) start()
-}, 0)
+const stage = useTurns(2)
 const staged = computed(() =>
   stage.value === 0 ? {} : stage.value === 1 ? { ...drawn.value, series: [] } : drawn.value,
 )
