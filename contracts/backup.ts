@@ -45,7 +45,18 @@ export interface Backups {
 /** One thing that a restore would change: how many entries of a kind of one batch, or a document. */
 export interface RecordDifference {
   kind:
-    'batch' | 'entries' | 'run' | 'formula' | 'version' | 'material' | 'mould' | 'goal' | 'photo'
+    | 'batch'
+    | 'entries'
+    | 'run'
+    | 'formula'
+    | 'version'
+    | 'material'
+    | 'mould'
+    | 'goal'
+    | 'scent'
+    | 'supplier'
+    | 'trial'
+    | 'photo'
   name: string
   number: number | null
   thumbnail: Thumbnail | null

@@ -17,6 +17,26 @@ export type TrialSign = (typeof trialSigns)[number]
 export const paceWords = ['hurries', 'behaves', 'slows'] as const
 export type PaceWord = (typeof paceWords)[number]
 
+/** What a supplier says of the bar's colour. */
+export const colourClaims = ['pale', 'browns'] as const
+
 /** How strong a jar smells to a nose: nothing, weak, clear, strong. */
 export const strengths = [0, 1, 2, 3] as const
 export type Strength = (typeof strengths)[number]
+
+export const scentKinds = ['fragrance', 'essentialOil', 'blend'] as const
+export type ScentKind = (typeof scentKinds)[number]
+
+/** What a maximum on the finished bar is for: sheets count several uses as one. */
+export const capUses = ['wash', 'hair', 'shaving', 'face', 'baby', 'household'] as const
+export type CapUse = (typeof capUses)[number]
+
+export const codePattern = /^[AEFHKLNTVXYZ47]{3}$/
+
+/** Days after a trial on which its jars want a nose. */
+export const noseDays = [1, 14, 30, 60, 90] as const
+export type NoseDay = (typeof noseDays)[number]
+
+/** What differs between the pots of a trial besides their scent. */
+export const trialVaries = ['nothing', 'rate', 'water'] as const
+export type TrialVaries = (typeof trialVaries)[number]

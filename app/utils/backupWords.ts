@@ -11,6 +11,9 @@ const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   material: ['material', 'materials'],
   mould: ['mould', 'moulds'],
   goal: ['goal', 'goals'],
+  scent: ['scent', 'scents'],
+  supplier: ['supplier', 'suppliers'],
+  trial: ['trial day', 'trial days'],
   photo: ['photo', 'photos'],
 }
 
@@ -49,6 +52,8 @@ export function differenceText(
       return `${batch}: ${say.count(count, ...kinds.run)}`
     case 'photo':
       return say.count(count, ...kinds.photo)
+    case 'trial':
+      return changed ? `${name}, as it is now` : name
     default: {
       const said = `${capital(kinds[kind][0])} ${name}`
       return changed ? `${said}, as it is now` : said

@@ -1,7 +1,7 @@
 import type { Batch } from '#contracts/batch'
 import type { BatterStage } from '#contracts/benchWords'
 import { madeOf } from '#core/rack/facts'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 import { madeAsPlanned } from '#core/rack/wrong'
 import type { Formatter } from '#core/units/formatter'
 

@@ -4,12 +4,20 @@ import type { StreamMessage } from '#contracts/stream'
 export interface Wants {
   /** Runs by their id, with the number of the last event that is known. */
   runs: Record<string, number>
+  /** Trial days likewise. */
+  trials: Record<string, number>
   /** Sets of stand-ins, or * for every device that posts. */
   readings: string[]
   room: boolean
   facts: boolean
 }
-export const nothing: Wants = { runs: {}, readings: [], room: false, facts: false }
+export const nothing: Wants = {
+  runs: {},
+  trials: {},
+  readings: [],
+  room: false,
+  facts: false,
+}
 
 /** What the hub tells its windows: messages, and whether the line stands. */
 export type HubWord = { message: StreamMessage } | { open: boolean }
@@ -21,31 +29,39 @@ const retryAfter = 3000
 /** ms after which a window that says nothing is taken for gone: browsers slow the timers of hidden ones to a minute. */
 const patience = 200_000
 
+/** Of several, the number from which all of them miss nothing. */
+function earliest(all: Record<string, number>[]): Record<string, number> {
+  const from: Record<string, number> = {}
+  for (const one of all)
+    for (const [id, after] of Object.entries(one)) from[id] = Math.min(after, from[id] ?? Infinity)
+  return from
+}
+
 /** Everything that is wanted by somebody. */
 export function together(all: Wants[]): Wants {
-  const runs: Record<string, number> = {}
-  for (const wants of all)
-    for (const [id, after] of Object.entries(wants.runs))
-      runs[id] = Math.min(after, runs[id] ?? Infinity)
   return {
-    runs,
+    runs: earliest(all.map(({ runs }) => runs)),
+    trials: earliest(all.map(({ trials }) => trials)),
     readings: [...new Set(all.flatMap(({ readings }) => readings))],
     room: all.some(({ room }) => room),
     facts: all.some(({ facts }) => facts),
   }
 }
 
-export function addressOf({ runs, readings, room, facts }: Wants): string {
+export function addressOf({ runs, trials, readings, room, facts }: Wants): string {
   const query = new URLSearchParams()
   for (const [id, after] of Object.entries(runs)) query.append('run', `${id}@${after}`)
+  for (const [id, after] of Object.entries(trials)) query.append('trial', `${id}@${after}`)
   for (const of of readings) query.append('readings', of)
   if (room) query.append('room', '1')
   if (facts) query.append('facts', '1')
   return `/api/stream?${query}`
 }
 
-const isNothing = ({ runs, readings, room, facts }: Wants) =>
-  !Object.keys(runs).length && !readings.length && !room && !facts
+const isNothing = (wants: Wants) => addressOf(wants) === addressOf(nothing)
+
+const fromTheFirst = (known: Record<string, number>) =>
+  Object.fromEntries(Object.keys(known).map((id) => [id, 0]))
 
 /** Whether a window wants to hear a message. */
 export function wanted(wants: Wants, message: StreamMessage): boolean {
@@ -54,6 +70,8 @@ export function wanted(wants: Wants, message: StreamMessage): boolean {
       return true
     case 'run':
       return message.run in wants.runs
+    case 'trial':
+      return message.trial in wants.trials
     case 'reading':
       return wants.readings.some((of) => of === '*' || message.data.device.startsWith(of))
     case 'room':
@@ -95,13 +113,15 @@ export class StreamHub {
       if (Date.now() - heard > patience) this.windows.delete(other)
   }
 
-  /** What a window knows of a run by now, so that a new line does not tell it all again. */
+  /** What a window knows of a run or a trial by now, so that a new line does not tell it all again. */
   private note(message: StreamMessage): void {
-    if (message.topic !== 'run') return
+    if (message.topic !== 'run' && message.topic !== 'trial') return
     const last = message.data.at(-1)?.seq ?? 0
-    for (const { wants } of this.windows.values())
-      if (message.run in wants.runs)
-        wants.runs[message.run] = Math.max(wants.runs[message.run]!, last)
+    for (const { wants } of this.windows.values()) {
+      const [known, id] =
+        message.topic === 'run' ? [wants.runs, message.run] : [wants.trials, message.trial]
+      if (id in known) known[id] = Math.max(known[id]!, last)
+    }
   }
 
   private tellAll(word: HubWord): void {
@@ -117,10 +137,11 @@ export class StreamHub {
       this.isOpen = false
       return
     }
-    // How far a run is known does not need another line.
+    // How far they are known does not need another line.
     const kind = addressOf({
       ...all,
-      runs: Object.fromEntries(Object.keys(all.runs).map((id) => [id, 0])),
+      runs: fromTheFirst(all.runs),
+      trials: fromTheFirst(all.trials),
     })
     if (this.source && this.address === kind && this.source.readyState !== EventSource.CLOSED)
       return

@@ -1,5 +1,6 @@
 import type { BatchEvent, BatchFacts, BatchSummary, NewBatchEvent } from '#contracts/batch'
-import { standingEvents, type Standing } from '../rack/standing'
+import { standingEvents } from '../units/standingEvents'
+import { type Standing } from '../rack/standing'
 import type { Day } from '../units/days'
 import { checked } from './checked'
 import { corrected } from './corrected'

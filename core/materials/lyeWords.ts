@@ -128,7 +128,7 @@ const notLye: [test: RegExp, NotLye][] = [
     },
   ],
   [
-    /\b(drain|pipe|sink) ?(cleaner|opener|unblocker|cleanser)\b|\bdraino?\b|\bunblocker\b/,
+    /\b(drain|pipe|sink) ?(cleaner|opener|unblocker|cleanser)\b|\bdrain\b|\bunblocker\b/,
     {
       id: null,
       name: 'Drain cleaner',

@@ -7,7 +7,7 @@ import { faultsInFormula } from '../formula/faults'
 import { freeze } from '../batch/freeze'
 import { frozenLibrary, materialsUsed } from '../formula/frozen'
 import { library, type Material } from './library'
-import { blankMaterial, libraryWith, recordOf } from './own'
+import { blankMaterial, libraryWith, ownColourant, recordOf } from './own'
 
 const all: Material[] = [
   ...library.fats.values(),
@@ -87,5 +87,80 @@ describe('a workshop’s own values', () => {
     expect(faultsInFormula(tea, library)).toHaveLength(1)
     expect(faultsInFormula(tea, libraryWith(library, [kelp]))).toEqual([])
     expect(materialsUsed(tea)).toEqual(new Set(['olive', 'own-kelp-tea']))
+  })
+})
+
+describe('a material that nobody listed', () => {
+  const own = libraryWith(library, [
+    { ...blankMaterial('fat'), id: 'own-kelp', name: 'Kelp fat' } as OwnFat,
+    { ...blankMaterial('liquid'), id: 'own-brine', name: 'Brine' },
+    { ...blankMaterial('additive'), id: 'own-grit', name: 'Grit' },
+    ownColourant('own-slate', 'Slate grey', '#556677'),
+    ownColourant('own-moss', 'Moss'),
+  ])
+  it('has the values it was given, from its maker, and nothing of another material', () => {
+    expect(own.fats.get('own-kelp')).toEqual({
+      kind: 'fat',
+      id: 'own-kelp',
+      name: 'Kelp fat',
+      latin: '',
+      inci: '',
+      aliases: [],
+      sap: { low: 185, typical: 190, high: 195, source: 'maker' },
+      profile: { value: {}, source: 'maker' },
+      unsaponifiables: { value: 0.01, source: 'maker' },
+      density: { value: 0.905, source: 'maker' },
+      stateAt20: 'liquid',
+      softens: null,
+      origin: [],
+      chemistry: 'triglyceride',
+      colour: '#d8c58a',
+      certificate: '',
+    })
+    const { aliases, source, heats, tints, disperse, acid, fat } = own.additives.get('own-grit')!
+    expect({ aliases, source, heats, tints, disperse, acid, fat }).toEqual({
+      aliases: [],
+      source: 'maker',
+      heats: false,
+      tints: false,
+      disperse: null,
+      acid: null,
+      fat: undefined,
+    })
+    expect(own.liquids.get('own-brine')).toMatchObject({ aliases: [], source: 'maker', fat: 0 })
+  })
+  it('keeps what the record does not name of one that is listed', () => {
+    const listed = recordOf(library.additives.get('goat-milk-powder')!)
+    const again = libraryWith(library, [{ ...listed, certificate: 'KR-9' }])
+    const powder = again.additives.get('goat-milk-powder')!
+    expect(powder).toMatchObject({ source: 'certificate', aliases: powder.aliases })
+    expect(powder.aliases).toEqual(library.additives.get('goat-milk-powder')!.aliases)
+    expect(powder.fat).toBe(library.additives.get('goat-milk-powder')!.fat)
+    expect(powder.fatSap).toBe(library.additives.get('goat-milk-powder')!.fatSap)
+    const milk = recordOf(library.liquids.get('goat-milk')!)
+    expect(libraryWith(library, [milk]).liquids.get('goat-milk')!.aliases).toEqual(
+      library.liquids.get('goat-milk')!.aliases,
+    )
+    const acid = recordOf(library.additives.get('citric-acid-anhydrous')!)
+    expect(libraryWith(library, [acid]).additives.get('citric-acid-anhydrous')!.acid).toBe(
+      library.additives.get('citric-acid-anhydrous')!.acid,
+    )
+    expect(library.additives.get('citric-acid-anhydrous')!.acid).toBeTruthy()
+  })
+  it('a colourant is a powder rubbed into twice its weight of oil, in its own colour', () => {
+    expect(own.additives.get('own-slate')).toMatchObject({
+      name: 'Slate grey',
+      colour: '#556677',
+      group: 'colour',
+      density: 0.5,
+      disperse: { in: 'oil', ratio: 2 },
+      tints: true,
+      acid: null,
+    })
+    expect(own.additives.get('own-moss')!.colour).toBe('#8f8a6a')
+  })
+  it('measures with the spoons of the workshop, US ones unless it says otherwise', () => {
+    expect(libraryWith(library, []).spoons).toBe('us')
+    expect(libraryWith(library, [], 'metric').spoons).toBe('metric')
   })
 })

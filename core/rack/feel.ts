@@ -4,7 +4,7 @@ import type { Trait, Use } from '#contracts/words'
 import type { Traits } from '../character/traits'
 import { shownTrait } from '../character/traits'
 import { daysBetween, type Day } from '../units/days'
-import { standingEvents } from './standing'
+import { standingEvents } from '../units/standingEvents'
 import { mean } from '../statistics/sum'
 
 /* Bars tried in use, from 1 to 5, and what that says of the estimates. */

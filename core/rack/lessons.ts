@@ -1,7 +1,7 @@
 import type { ToldBatchEvent } from '#contracts/batch'
 import type { LessonAbout } from '#contracts/rackWords'
 import type { Day } from '../units/days'
-import { standingEvents } from './standing'
+import { standingEvents } from '../units/standingEvents'
 
 /** What a batch taught: it stands on its formula until somebody drops it. */
 export interface Lesson {

@@ -1,4 +1,4 @@
-import type { BatchEvent, BatchSummary } from '#contracts/batch'
+import type { BatchSummary } from '#contracts/batch'
 import { addDays, daysBetween, type Day } from '../units/days'
 
 /** Where a batch stands, from the lowest plank up. */
@@ -41,20 +41,6 @@ export const remeltDays = 28
 
 /** Days at the scale from which weight may decide. */
 const decidesAfter = 3
-
-/**
- * Events that still hold: those taken back, and the taking back itself, are left out.
- * @example standingEvents([told({ kind: 'turned', day: '2026-03-02' })]).length // 1
- */
-export function standingEvents<Event extends BatchEvent>(
-  events: readonly Event[],
-): Exclude<Event, { kind: 'undone' }>[] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
-  return events.filter(
-    (event): event is Exclude<Event, { kind: 'undone' }> =>
-      event.kind !== 'undone' && !undone.has(event.id),
-  )
-}
 
 /**
  * What is known of a batch on a given day.

@@ -1,15 +1,6 @@
-import type { PaceWord } from '#contracts/trialWords'
+import type { Claims } from '#contracts/scent'
 import type { Effect } from './effect'
 import { faint, type StrengthOn } from './noses'
-
-/** What a supplier promises of a scent; null where nothing is said. */
-export interface Claims {
-  pace: PaceWord | null
-  /** That it leaves the bar pale, or browns it. */
-  colour: 'pale' | 'browns' | null
-  /** That it lasts. */
-  keeps: boolean | null
-}
 
 /** What was found of it here. */
 export interface Found {

@@ -1,8 +1,8 @@
+import type { Reading } from '#contracts/trial'
 import type { PaceWord } from '#contracts/trialWords'
 import { clamp } from '../statistics/clamp'
 import { normalShare } from '../statistics/normal'
 import { sum, sumOf } from '../statistics/sum'
-import type { Reading } from './reading'
 
 /*
  * What a scent does to the time a batter leaves: b, the logarithm of its time over that of the plain batter. What the supplier says
@@ -42,7 +42,16 @@ export interface Effect {
   rests: 'own' | 'word' | 'nothing'
 }
 
-const effect = (b: number, sd: number, pots: number, word: PaceWord | null): Effect => ({
+/**
+ * An effect by its logarithm and that one's standard deviation.
+ * @example effectFrom(-1.1328, 0.1696, 2).from // 0.243712
+ */
+export const effectFrom = (
+  b: number,
+  sd: number,
+  pots: number,
+  word: PaceWord | null = null,
+): Effect => ({
   b,
   sd,
   factor: Math.exp(b),
@@ -97,7 +106,7 @@ export function effectOf(
       : 1
   const sd = precision ** -0.5 * Math.max(1, strays)
   const bounds = known.filter(({ is }) => is !== 'seen')
-  if (!bounds.length) return effect(b, sd, known.length, word)
+  if (!bounds.length) return effectFrom(b, sd, known.length, word)
 
   // "Longer than" has no closed form: what was seen so far, weighed by how likely each bound is, on a grid.
   const low = Math.min(b, ...bounds.map(({ d }) => d)) - reach * sd
@@ -115,5 +124,5 @@ export function effectOf(
   const all = sum(weights)
   const mean = sumOf(grid, (value, at) => value * weights[at]!) / all
   const spread = Math.sqrt(sumOf(grid, (value, at) => (value - mean) ** 2 * weights[at]!) / all)
-  return effect(mean, spread, known.length, word)
+  return effectFrom(mean, spread, known.length, word)
 }

@@ -1,18 +1,12 @@
-import type { Strength } from '#contracts/trialWords'
+import type { Sniff } from '#contracts/trial'
+import type { NoseDay, Strength } from '#contracts/trialWords'
 import type { RandomSource } from '../statistics/randomSource'
 import { median } from '../statistics/quantile'
 import { roundTo } from '../statistics/roundTo'
 import { shuffled } from '../statistics/shuffled'
 
 /** Days after a trial on which its jars want a nose. */
-export const noseDays = [1, 14, 30, 60, 90] as const
-
-/** What one nose wrote of one jar on one day, not knowing which it was. */
-export interface Sniff {
-  nose: string
-  day: number
-  strength: Strength
-}
+export const noseDays: readonly NoseDay[] = [1, 14, 30, 60, 90]
 
 /** How strong a scent is on a day: the middle of the noses, and from the weakest to the strongest of them. */
 export interface StrengthOn {

@@ -1,6 +1,6 @@
 import type { AlongBatch, BatchEvent } from '#contracts/batch'
 import type { CauseFigure, Trouble } from '#contracts/rackWords'
-import { standingEvents } from '../rack/standing'
+import { standingEvents } from '../units/standingEvents'
 import { daysBetween, type Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
 import { figureKinds } from './figures'

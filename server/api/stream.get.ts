@@ -5,6 +5,7 @@ import type { StreamMessage } from '#contracts/stream'
 import { listen, standInsOf } from '../devices/hub'
 import { epochOf } from '../db/epoch'
 import { eventsAfter } from '../db/runs'
+import { trialEventsAfter } from '../db/trials'
 import { followFacts } from '../facts/queue'
 
 const several = <T>(one: z.ZodType<T>) =>
@@ -12,13 +13,15 @@ const several = <T>(one: z.ZodType<T>) =>
     .union([one.array(), one.transform((single) => [single])])
     .default([])
     .pipe(z.array(z.custom<T>()).max(24))
+/** Something that goes on, with the number of its last event that is known: id@12. */
+const followed = several(
+  z.string().regex(/^[0-9a-f-]{36}@\d{1,12}$/, 'It is asked for as its id@number.'),
+)
 
 /** What a browser wants to hear; every topic may stand several times. */
 const asked = z.object({
-  /** Runs, each with the number of the last event that is known: id@12. */
-  run: several(
-    z.string().regex(/^[0-9a-f-]{36}@\d{1,12}$/, 'A run is asked for as its id@number.'),
-  ),
+  run: followed,
+  trial: followed,
   /** Sets of stand-ins by their id, or * for every device that posts. */
   readings: several(z.union([idSchema, z.literal('*')])),
   room: z.literal('1').optional(),
@@ -32,7 +35,7 @@ const roomPace = 5000
 export default route(
   null,
   ({ db, event, caller, query }) => {
-    const { run, readings, room, facts } = parsed(asked, query)
+    const { run, trial, readings, room, facts } = parsed(asked, query)
     return stream<StreamMessage>(event, caller, (send) => {
       send({ topic: 'epoch', data: epochOf(db) })
       const ends: (() => void)[] = []
@@ -41,6 +44,12 @@ export default route(
         ends.push(followRun(id, (events) => send({ topic: 'run', run: id, data: events })))
         const missed = eventsAfter(db, id, Number(after))
         if (missed.length) send({ topic: 'run', run: id, data: missed })
+      }
+      for (const one of trial) {
+        const [id, after] = one.split('@') as [string, string]
+        ends.push(followTrial(id, (events) => send({ topic: 'trial', trial: id, data: events })))
+        const missed = trialEventsAfter(db, id, Number(after))
+        if (missed.length) send({ topic: 'trial', trial: id, data: missed })
       }
       if (readings.length && mayDo(caller, ['bench', 'rack']))
         ends.push(

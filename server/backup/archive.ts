@@ -48,6 +48,10 @@ const countedTables = {
   materials: 'materials',
   moulds: 'moulds',
   goals: 'goals',
+  scents: 'scents',
+  suppliers: 'suppliers',
+  trials: 'trials',
+  trialEvents: 'trial_events',
   photos: 'photos',
 } as const
 export type Counts = Record<keyof typeof countedTables, number>

@@ -21,6 +21,9 @@ const documents = [
   ['material', 'materials', "document ->> '$.name'"],
   ['mould', 'moulds', "document ->> '$.name'"],
   ['goal', 'goals', "document ->> '$.what'"],
+  ['scent', 'scents', "document ->> '$.name'"],
+  ['supplier', 'suppliers', "document ->> '$.name'"],
+  ['trial', 'trials', "'Trial day ' || (document ->> '$.number')"],
 ] as const
 
 /** Live documents of `one` that `other` lacks, and those that are another there. */

@@ -45,7 +45,7 @@ function workshop(name: string, formula: string, photo = 'picture'): string {
   formulas.save(db, id, 0, blankFormula(formula), monday.toISOString())
   db.exec(
     `INSERT INTO batches VALUES ('${id}', 1, '${id}', '', 1, '', 1, '{}', '{}');
-     INSERT INTO photos VALUES ('${id}', '${id}', 'image/png', ${photo.length}, '')`,
+     INSERT INTO photos (id, batch_id, type, bytes, kept_at) VALUES ('${id}', '${id}', 'image/png', ${photo.length}, '')`,
   )
   db.close()
   mkdirSync(photosOf(file), { recursive: true })

@@ -4,6 +4,9 @@ import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
+import { scentSchema } from '#contracts/scent'
+import { supplierSchema } from '#contracts/supplier'
+import { trialSchema } from '#contracts/trial'
 import type { Db } from './connection'
 
 interface Row {
@@ -22,7 +25,7 @@ export type Saved<T> =
  * existed gets its default.
  */
 function documentStore<T>(
-  table: 'formulas' | 'materials' | 'moulds' | 'goals',
+  table: 'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'
@@ -113,3 +116,7 @@ export const formulas = documentStore('formulas', formulaSchema)
 export const materials = documentStore('materials', ownMaterialSchema)
 export const moulds = documentStore('moulds', workshopMouldSchema)
 export const goals = documentStore('goals', goalSchema)
+export const scents = documentStore('scents', scentSchema)
+export const suppliers = documentStore('suppliers', supplierSchema)
+/** Plans of trial days; what happened on them is in `db/trials.ts`. */
+export const trials = documentStore('trials', trialSchema)

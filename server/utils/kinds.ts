@@ -2,13 +2,20 @@ import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
+import { scentSchema } from '#contracts/scent'
+import { supplierSchema } from '#contracts/supplier'
+import { trialSchema } from '#contracts/trial'
 import { library } from '#core/materials/library'
 import { meansLyeOrWater } from '#core/materials/lyeWords'
 import { materialsUsed } from '#core/formula/frozen'
 import { formatter } from '#core/units/formatter'
 import * as stores from '../db/documents'
+import { trialEventsAfter } from '../db/trials'
 
 const say = formatter()
+/** The first of some names, in a sentence. */
+const firstFew = (names: readonly string[]) =>
+  say.list([...names.slice(0, 3), ...(names.length > 3 ? ['others'] : [])], 'and')
 
 export const formulaRoutes = documentRoutes({
   store: stores.formulas,
@@ -71,10 +78,83 @@ export const materialRoutes = documentRoutes({
       .list(db)
       .filter(({ document }) => materialsUsed(document).has(id))
       .map(({ document }) => document.name)
-    if (using.length)
+    if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
+  },
+})
+
+export const supplierRoutes = documentRoutes({
+  store: stores.suppliers,
+  schema: supplierSchema,
+  called: 'supplier',
+  may: ['formulas'],
+  beforeDelete(db, id) {
+    const names = stores.scents
+      .list(db)
+      .filter(({ document }) => document.supplierId === id)
+      .map(({ document }) => document.name)
+    if (names.length) refuse(409, `${firstFew(names)} come from there. Change them first.`)
+  },
+})
+
+export const scentRoutes = documentRoutes({
+  store: stores.scents,
+  schema: scentSchema,
+  called: 'scent',
+  may: ['formulas'],
+  beforeSave(db, id, document) {
+    const meant = meansLyeOrWater(document.name)
+    if (meant)
       refuse(
-        409,
-        `It is in ${say.list([...using.slice(0, 3), ...(using.length > 3 ? ['others'] : [])], 'and')}. Take it out there first.`,
+        422,
+        `"${document.name}" means ${meant}, and that is never a scent. Give it another name.`,
+        'document.name',
       )
+    const others = stores.scents.list(db).filter((one) => one.id !== id)
+    const same = others.find((one) => document.code && one.document.code === document.code)
+    if (same)
+      refuse(422, `${document.code} is scratched into ${same.document.name}.`, 'document.code')
+    const there = others.find((one) => document.drawer && one.document.drawer === document.drawer)
+    if (there) refuse(422, `${there.document.name} lies in ${document.drawer}.`, 'document.drawer')
+    document.parts.forEach(({ scentId }, place) => {
+      const part = others.find((one) => one.id === scentId)
+      if (!part)
+        refuse(
+          422,
+          'There is no such scent; it may be deleted.',
+          `document.parts[${place}].scentId`,
+        )
+      if (part.document.parts.length)
+        refuse(
+          422,
+          `${part.document.name} is a blend itself. Name what it is mixed from.`,
+          `document.parts[${place}].scentId`,
+        )
+    })
+  },
+  beforeDelete(db, id) {
+    const blends = stores.scents
+      .list(db)
+      .filter(({ document }) => document.parts.some(({ scentId }) => scentId === id))
+      .map(({ document }) => document.name)
+    if (blends.length) refuse(409, `It is in ${firstFew(blends)}. Take it out there first.`)
+  },
+})
+
+export const trialRoutes = documentRoutes({
+  store: stores.trials,
+  schema: trialSchema,
+  called: 'trial day',
+  may: ['formulas', 'bench'],
+  beforeSave(db, id, document) {
+    const codes = document.pots.map(({ code }) => code)
+    const twice = codes.findIndex((code, place) => codes.indexOf(code) !== place)
+    if (twice >= 0)
+      refuse(422, `Two pots are called ${codes[twice]}.`, `document.pots[${twice}].code`)
+    if (trialEventsAfter(db, id).length && stores.trials.get(db, id))
+      refuse(409, 'This trial day has begun; its plan stays as it is.')
+  },
+  beforeDelete(db, id) {
+    if (trialEventsAfter(db, id).some(({ kind }) => kind === 'ended'))
+      refuse(409, 'What was found on it counts for its scents; it stays.')
   },
 })

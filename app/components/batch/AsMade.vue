@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 
 /** What the batch is by the formula as frozen, and by what was weighed and done: side by side. */
 const { batch } = defineProps<{ batch: Batch }>()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
+import { standingOf } from '#core/rack/standing'
 import { testOn } from '#core/rack/usable'
 import { mostOdds } from '#core/risk/odds'
 import { oddsText } from '#core/risk/oddsText'

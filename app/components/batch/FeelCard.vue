@@ -4,7 +4,7 @@ import { traitRules } from '#core/character/coefficients'
 import { traitsOf } from '#core/character/traits'
 import { frozenLibrary } from '#core/formula/frozen'
 import { feelKinds, feelLines, traitsFelt, type Felt } from '#core/rack/feel'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 
 /** How its bars felt in use over time, what users said, and what that makes of the estimates of the formula. */
 const { batch } = defineProps<{ batch: Batch }>()

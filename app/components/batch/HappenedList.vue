@@ -3,7 +3,7 @@ import { inSentence } from '#core/units/language'
 import { happened } from '#core/events/index'
 import type { Batch } from '#contracts/batch'
 import { cureRule } from '#core/rack/cure'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 
 /** Everything that happened to a batch, the latest first, each to be taken back. */
 const { batch } = defineProps<{ batch: Batch }>()

@@ -2,7 +2,8 @@
 import type { Batch } from '#contracts/batch'
 import { eventKinds, markOf } from '#core/events/index'
 import { checksAfter } from '#core/rack/facts'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
+import { standingOf } from '#core/rack/standing'
 import { addDays, daysBetween, type Day } from '#core/units/days'
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Printer } from '@lucide/vue'
 import type { Batch } from '#contracts/batch'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 
 /** What of a batch goes on paper or to others. */
 const { batch } = defineProps<{ batch: Batch }>()

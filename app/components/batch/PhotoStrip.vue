@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { happened } from '#core/events/index'
 import type { Batch } from '#contracts/batch'
-import { standingEvents } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
 import { daysBetween } from '#core/units/days'
 
 /** Every photo of a batch, in the order of its life. */

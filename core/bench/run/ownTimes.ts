@@ -3,7 +3,7 @@ import type { RunEvent } from '#contracts/run'
 import { median } from '../../statistics/quantile'
 import { stages } from './batter'
 import { at as stepId } from '../plan/context'
-import { standingRunEvents } from './run'
+import { standingEvents } from '../../units/standingEvents'
 
 /** What the usual times of a batter rest on: the other pots made today, earlier batches of the formula, or the model alone. */
 export type TimesFrom = 'today' | 'batches' | 'model'
@@ -27,7 +27,7 @@ interface Seen {
 function seenIn(events: readonly RunEvent[]): Seen[] {
   const done = new Map<string, number>()
   const seen = new Map<string, Seen>()
-  for (const event of standingRunEvents(events)) {
+  for (const event of standingEvents(events)) {
     const at = Date.parse(event.at)
     if (event.kind === 'done') done.set(event.step, at)
     if (event.kind === 'rescued' && event.how === 'weeps')

@@ -9,6 +9,7 @@ import type { Step } from '../plan/step'
 import { safetyCheckOf } from './safetyCheck'
 import { sum, sumOf } from '../../statistics/sum'
 import { roundTo } from '../../statistics/roundTo'
+import { standingEvents } from '../../units/standingEvents'
 
 /** What happened at one step. Minutes count from the start of the run. */
 export interface StepState {
@@ -71,20 +72,6 @@ const blank = (): StepState => ({ scoops: [], grams: 0, doneAt: null, doneBy: nu
 const scooped = ({ scoops }: StepState) => sumOf(scoops, ({ grams }) => grams)
 
 /**
- * Events that hold: each once, those taken back left out.
- * @example standingRunEvents([{ id: 'a', kind: 'laundry' }, { id: 'b', kind: 'undone', event: 'a' }]) // []
- */
-export function standingRunEvents<Event extends RunEvent>(events: readonly Event[]): Event[] {
-  const undone = new Set(events.flatMap((event) => (event.kind === 'undone' ? [event.event] : [])))
-  const seen = new Set<string>()
-  return events.filter((event) => {
-    if (event.kind === 'undone' || undone.has(event.id) || seen.has(event.id)) return false
-    seen.add(event.id)
-    return true
-  })
-}
-
-/**
  * The state of a run. Total and repeatable: an event twice counts once; what concerns a step that is done already, or that
  * the plan does not have, changes nothing; after the end nothing does.
  * @param startedAt instant from which minutes count
@@ -134,7 +121,7 @@ export function runOf(
     const { [id]: _, ...targets } = state.targets
     state.targets = targets
   }
-  for (const event of standingRunEvents(events)) {
+  for (const event of standingEvents(events)) {
     if (state.finished && event.kind !== 'noted') continue
     const minutes = minutesOf(event)
     switch (event.kind) {
@@ -245,7 +232,6 @@ export function runOf(
         state.finished = { minutes, day: event.pouredDay, pouredAt: event.pouredAt ?? null }
         break
       case 'drove':
-      case 'undone':
         break
     }
   }
@@ -273,7 +259,7 @@ export const isDone = (state: RunState, id: string): boolean => state.steps.get(
  */
 export function lastTold(events: readonly RunEvent[]): RunEvent[] {
   const stays = new Set(['read', 'drove', 'finished'])
-  const told = standingRunEvents(events).filter(({ kind }) => !stays.has(kind))
+  const told = standingEvents(events).filter(({ kind }) => !stays.has(kind))
   const at = told.at(-1)?.at
   return told.filter((event) => event.at === at)
 }

@@ -13,12 +13,12 @@ import {
   lyeIsInFats,
   nextStep,
   runOf,
-  standingRunEvents,
   targetOf,
   waitsFor,
   wateredIn,
   weightsOf,
 } from './run'
+import { standingEvents } from '../../units/standingEvents'
 import { lyeForMilk, lyeInCup } from './spooned'
 import { comesOutClean, isSteady, loadsOf, loadTarget, standingAt } from './weighing'
 
@@ -269,9 +269,9 @@ describe('a run', () => {
       finished.id,
     ])
     expect(lastTold(later)).toEqual([])
-    expect(
-      standingRunEvents([scooped, scooped, told({ kind: 'undone', event: scooped.id })]),
-    ).toEqual([])
+    expect(standingEvents([scooped, scooped, told({ kind: 'undone', event: scooped.id })])).toEqual(
+      [],
+    )
   })
 
   it('a share is what is really there, in whole steps, never more', () => {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Difference } from '#contracts/batch'
 import { madeOf } from '#core/rack/facts'
-import { standingEvents, standingOf } from '#core/rack/standing'
+import { standingEvents } from '#core/units/standingEvents'
+import { standingOf } from '#core/rack/standing'
 import { correctedMade, madeAsPlanned, rescueOf } from '#core/rack/wrong'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
 

@@ -1,19 +1,7 @@
+import type { Reached, Reading } from '#contracts/trial'
 import type { TrialStage } from '#contracts/trialWords'
 import { mean } from '../statistics/sum'
-import { controlZero, stagesOf, type Reached, type RoundPot } from './clocks'
-
-/** What one pot of one round says of what its scent does to time. */
-export interface Reading {
-  /** ln(time of the pot / time of the control) to the stage that is compared. */
-  d: number
-  /** It is that, or more, or less: a pot, or a control, that never got there. */
-  is: 'seen' | 'atLeast' | 'atMost'
-  /** Of a mark that somebody was not sure of. */
-  unsure: boolean
-  /** Share of the oils and water : lye at which it was tried. */
-  rate: number
-  ratio: number
-}
+import { controlZero, stagesOf, type RoundPot } from './clocks'
 
 /** Minutes that "at once" counts as: sooner nobody looks. */
 const atOnce = 0.25

@@ -1,3 +1,4 @@
+import type { Reached } from '#contracts/trial'
 import type { TrialSign, TrialStage } from '#contracts/trialWords'
 import { median } from '../statistics/quantile'
 
@@ -35,12 +36,6 @@ const byClock = (marks: readonly Mark[]) => [...marks].sort((a, b) => a.minutes 
 /** When scent went into those that got any. */
 const zerosOf = (pots: readonly RoundPot[]) =>
   pots.flatMap(({ zero }) => (zero === null ? [] : [zero]))
-
-/** When a pot reached a stage, in minutes from its own zero. */
-export interface Reached {
-  minutes: number
-  unsure: boolean
-}
 
 /**
  * When a pot first reached each stage, in minutes from its zero. Who marks "thick" without having seen "medium" has seen it pass:

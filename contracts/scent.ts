@@ -1,0 +1,72 @@
+import { z } from 'zod'
+import { daySchema, idSchema } from './basics'
+import { capUses, codePattern, colourClaims, paceWords, scentKinds } from './trialWords'
+
+const text = (most: number) => z.string().trim().max(most)
+const share = z
+  .number()
+  .min(0)
+  .max(1, { error: 'A share is at most the whole: 5 % is written as 0.05.' })
+
+/** Three signs of straight strokes, to be scratched into a lid. */
+export const codeSchema = z.string().regex(codePattern, {
+  error: 'A code is three of the signs A E F H K L N T V X Y Z 4 7.',
+})
+/** A colour of the screen. */
+export const swatchSchema = z
+  .string()
+  .regex(/^#[0-9a-f]{6}$/, { error: 'A colour is written as #e8dcc0.' })
+/** Where a sample lies: a row and a place in it. */
+const drawerSchema = z
+  .string()
+  .regex(/^[A-Z][1-9][0-9]?$/, { error: 'A place in the drawer is a letter and a number, as B6.' })
+
+/** What a supplier says of a scent; null where nothing is said. */
+export const claimsSchema = z.strictObject({
+  pace: z.enum(paceWords).nullable().default(null),
+  colour: z.enum(colourClaims).nullable().default(null),
+  /** That it lasts. */
+  keeps: z.boolean().nullable().default(null),
+})
+export type Claims = z.infer<typeof claimsSchema>
+
+/** A scent of the workshop: what its sheet says, what its supplier says, where its sample lies. What was found here is in trials. */
+export const scentSchema = z.strictObject({
+  name: text(80).min(1, 'Say what it is called.'),
+  kind: z.enum(scentKinds).default('fragrance'),
+  supplierId: idSchema.nullable().default(null),
+  /** g per ml. */
+  density: z.number().min(0.5).max(1.6).nullable().default(null),
+  /** Flash point, °C. */
+  flashC: z.number().min(-20).max(300).nullable().default(null),
+  /** The most of it in the finished bar, by what the bar is for. */
+  maxima: z.partialRecord(z.enum(capUses), share).default({}),
+  /** Day of the sheet those are from. */
+  sheetOn: daySchema.nullable().default(null),
+  /** As a label names them. */
+  allergens: z.array(text(80).min(1)).max(60).default([]),
+  /** Share of vanillin and ethyl vanillin, which brown; null where the sheet is silent. */
+  vanillin: share.nullable().default(null),
+  /** Smallest unit of the workshop's money for 100 g. */
+  price: z.number().int().min(0).max(10_000_000).nullable().default(null),
+  claims: claimsSchema.default({ pace: null, colour: null, keeps: null }),
+  /** Three signs that are scratched into its lid. */
+  code: codeSchema.nullable().default(null),
+  drawer: drawerSchema.nullable().default(null),
+  /** g bought, and g left. */
+  sample: z
+    .strictObject({ of: z.number().min(0).max(100_000), left: z.number().min(0).max(100_000) })
+    .nullable()
+    .default(null),
+  /** Its colour in rows, pots and lines. */
+  colour: swatchSchema.default('#8d79a8'),
+  /** What it is mixed from, by parts; for a blend only. */
+  parts: z
+    .array(z.strictObject({ scentId: idSchema, parts: z.number().min(0.001).max(10_000) }))
+    .max(12)
+    .default([]),
+  /** What it smells of, for "one like it". */
+  smells: z.array(text(40).min(1)).max(12).default([]),
+  note: text(2000).default(''),
+})
+export type Scent = z.infer<typeof scentSchema>

@@ -1,0 +1,118 @@
+import {
+  trialEventSchema,
+  type PotFound,
+  type ToldTrialEvent,
+  type TrialEvent,
+  type TrialSummary,
+  type WholeTrial,
+} from '#contracts/trial'
+import { foundIn, stateOf } from '#core/trials/found'
+import type { Db } from './connection'
+import { trials } from './documents'
+
+interface Row {
+  id: string
+  state: TrialSummary['state']
+  found: string
+  sniffed: string
+}
+interface EventRow {
+  seq: number
+  payload: string
+}
+
+/** Events of a trial after a number, in the order in which they were taken. */
+export const trialEventsAfter = (db: Db, trialId: string, seq = 0): ToldTrialEvent[] =>
+  db
+    .prepare<[string, number], EventRow>(
+      'SELECT seq, payload FROM trial_events WHERE trial_id = ? AND seq > ? ORDER BY seq',
+    )
+    .all(trialId, seq)
+    .map(({ seq: number, payload }) => ({ ...(JSON.parse(payload) as TrialEvent), seq: number }))
+
+/** Every trial day that is not deleted with what its pots showed, the last day first. */
+export function listTrials(db: Db): TrialSummary[] {
+  const rows = new Map(
+    db
+      .prepare<[], Row>('SELECT id, state, found, sniffed FROM trials WHERE deleted_at IS NULL')
+      .all()
+      .map((row) => [row.id, row]),
+  )
+  return trials
+    .list(db)
+    .map((stored) => {
+      const { state, found, sniffed } = rows.get(stored.id)!
+      return {
+        ...stored,
+        state,
+        found: JSON.parse(found) as PotFound[],
+        sniffed: JSON.parse(sniffed) as number[],
+      }
+    })
+    .sort(
+      (a, b) =>
+        b.document.day.localeCompare(a.document.day) || b.document.number - a.document.number,
+    )
+}
+
+/** A trial day with all that happened; null when there is none, or it is deleted. */
+export function getTrial(db: Db, id: string): WholeTrial | null {
+  const stored = trials.get(db, id)
+  if (!stored) return null
+  const events = trialEventsAfter(db, id)
+  return { ...stored, ...stateOf(events), found: foundIn(stored.document, events), events }
+}
+
+export type TakenOfTrial =
+  | { kind: 'taken'; events: ToldTrialEvent[] }
+  /** An event of this id says something else: nothing of it was taken. */
+  | { kind: 'other-content'; place: number }
+
+/** Works out anew what a trial came to, and keeps it beside its events. */
+export function keepFound(db: Db, id: string): void {
+  const trial = getTrial(db, id)
+  if (!trial) return
+  db.prepare('UPDATE trials SET state = ?, found = ?, sniffed = ? WHERE id = ?').run(
+    trial.state,
+    JSON.stringify(trial.found),
+    JSON.stringify(trial.sniffed),
+    id,
+  )
+}
+
+/**
+ * Takes what a device tells of a trial, in order and once; several devices may tell of one. All or nothing.
+ */
+export function addTrialEvents(
+  db: Db,
+  trialId: string,
+  events: readonly TrialEvent[],
+  now: string,
+): TakenOfTrial {
+  return db
+    .transaction((): TakenOfTrial => {
+      const before = trialEventsAfter(db, trialId)
+      const known = new Map(before.map((event) => [event.id, event]))
+      const differs = (event: TrialEvent) => {
+        const kept = known.get(event.id)
+        if (!kept) return false
+        const { seq: _, ...said } = kept
+        return JSON.stringify(trialEventSchema.parse(said)) !== JSON.stringify(event)
+      }
+      const place = events.findIndex(differs)
+      if (place >= 0) return { kind: 'other-content', place }
+      const insert = db.prepare(
+        `INSERT INTO trial_events (id, trial_id, kind, payload, at, kept_at) VALUES (?, ?, ?, ?, ?, ?)
+         ON CONFLICT (id) DO NOTHING`,
+      )
+      for (const event of events)
+        insert.run(event.id, trialId, event.kind, JSON.stringify(event), event.at, now)
+      keepFound(db, trialId)
+      const again = events.flatMap(({ id }) => known.get(id) ?? [])
+      return {
+        kind: 'taken',
+        events: [...again, ...trialEventsAfter(db, trialId, before.at(-1)?.seq ?? 0)],
+      }
+    })
+    .immediate()
+}
