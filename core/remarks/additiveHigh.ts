@@ -10,7 +10,7 @@ export const additiveHigh: Rule = ({ document, result, library, say }) =>
   document.additives.flatMap((line, index) => {
     const additive = library.additives.get(line.id)
     const grams = result.additives[index]?.grams ?? 0
-    if (!additive || additive.acid || result.parts.length || result.oils <= 0) return []
+    if (!additive || additive.acid || result.parts.length) return []
     const share = grams / result.oils
     if (share <= additive.highRate * 1.05) return []
     return [

@@ -9,7 +9,7 @@ import { isCitric, naohPerGramOfAcid } from '../chemistry/acids'
 export const citricHigh: Rule = ({ document, result, library, say }) => {
   const index = document.additives.findIndex(({ id }) => isCitric(library.additives.get(id)?.acid))
   const line = document.additives[index]
-  const share = result.oils > 0 ? (result.additives[index]?.grams ?? 0) / result.oils : 0
+  const share = (result.additives[index]?.grams ?? 0) / result.oils
   const acid = line && library.additives.get(line.id)?.acid
   // What blooms is the citrate: a crystal with water in it makes less of it.
   const most = acid

@@ -6,7 +6,7 @@ import type { Rule } from './rule'
  * @example cureLong(subject()).severity // 'know'
  */
 export const cureLong: Rule = ({ result }) => {
-  if (result.oils <= 0 || cureRuleFor(result).id !== 'olive') return null
+  if (cureRuleFor(result).id !== 'olive') return null
   return {
     id: 'cure-long',
     severity: 'know',

@@ -13,7 +13,7 @@ export const dispersingOil: Rule = ({ document, result, library, say }) => {
   const additive = line && library.additives.get(line.id)
   const giver = document.fats.find((fat) => library.fats.get(fat.id)?.stateAt20 === 'liquid')
   const grams = (result.additives[index]?.grams ?? 0) * (additive?.disperse?.ratio ?? 0)
-  if (!line || !additive?.disperse || grams <= 0 || result.oils <= 0) return null
+  if (!line || !additive?.disperse || grams <= 0) return null
   return {
     id: 'dispersing-oil',
     severity: 'know',

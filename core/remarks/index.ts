@@ -149,7 +149,8 @@ function potRemarks(subject: Subject, ofWhole: ReadonlySet<string>): Remark[] {
   const { document, result } = subject
   return document.parts.flatMap((part, index) => {
     const own = result.parts[index]
-    if (!own) return []
+    // A pot without a share of the oils is nothing yet.
+    if (!own || own.result.oils <= 0) return []
     const pot = { ...subject, document: documentOfPart(document, part), result: own.result }
     return potRules
       .flatMap((rule) => rule(pot) ?? [])

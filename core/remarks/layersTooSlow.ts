@@ -12,7 +12,7 @@ import { ratioForTime, waterPatch } from './waterValue'
 export const layersTooSlow: Rule = (subject) => {
   const { document, result, library, say } = subject
   const pour = pours[patternOf(document)]
-  if (pour.lives !== 'setting' || result.oils <= 0) return null
+  if (pour.lives !== 'setting') return null
   const time = workingTime(document, result, library)
   const longest = pour.minutes * 1.6
   if (time.minutes <= longest) return null
@@ -24,7 +24,7 @@ export const layersTooSlow: Rule = (subject) => {
   return {
     id: 'layers-too-slow',
     severity: 'know',
-    says: `${pour.says} wants batter that sets; this one stays fluid for about ${Math.round(time.minutes)} minutes.`,
+    says: `${pour.says}: the batter should set, and this one stays fluid for about ${Math.round(time.minutes)} minutes.`,
     because: `What slows it: ${reasonsOf(time, 'more', say) || 'nothing hurries it'}. A layer that is poured too early sinks into the one below.`,
     fix: drier
       ? { label: `Lower the water to ${say.ratio(drier)}`, patch: waterPatch(subject, drier) }

@@ -4,9 +4,9 @@ import type { Rule } from './rule'
  * Lye or oils so hot that the batter races.
  * @example mixedHot(subject({ method: { lyeC: 70, oilsC: 62 } })).severity // 'think'
  */
-export const mixedHot: Rule = ({ document, result, say }) => {
+export const mixedHot: Rule = ({ document, say }) => {
   const { lyeC, oilsC } = document.method
-  if (Math.max(lyeC, oilsC) <= 60 || result.oils <= 0) return null
+  if (Math.max(lyeC, oilsC) <= 60) return null
   return {
     id: 'mixed-hot',
     severity: 'think',

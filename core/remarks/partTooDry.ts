@@ -9,6 +9,7 @@ import type { Rule } from './rule'
 export const partTooDry: Rule = ({ result, say }) =>
   result.parts.flatMap((part, index) => {
     const { ratioInLye, weighed, smallestRatio } = part.result.water
+    // A pot without a share of the oils is nothing yet.
     if (part.result.oils <= 0 || (ratioInLye >= waterFloor - 1e-9 && weighed >= -1e-9)) return []
     const enough = Math.ceil(Math.max(1.3, smallestRatio ?? 0) * 100) / 100
     return [

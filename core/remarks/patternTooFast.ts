@@ -12,7 +12,7 @@ import { ratioForTime, waterPatch } from './waterValue'
 export const patternTooFast: Rule = (subject) => {
   const { document, result, library, say } = subject
   const pour = pours[patternOf(document)]
-  if (pour.lives !== 'fluid' || result.oils <= 0) return null
+  if (pour.lives !== 'fluid') return null
   const time = workingTime(document, result, library)
   if (time.minutes >= pour.minutes) return null
   const wetter = [2.4, 2.6, 2.8, 3].filter((ratio) => ratio > result.water.ratio)

@@ -8,9 +8,9 @@ const paste = 0.3
  * Potash beside the soda: soft, and from a third on a paste.
  * @example potashSoft(subject({ alkali: { kohShare: 0.5 } })).severity // 'think'
  */
-export const potashSoft: Rule = ({ document, result, say }) => {
+export const potashSoft: Rule = ({ document, say }) => {
   const { kohShare } = document.alkali
-  if (kohShare < shows - 1e-9 || result.oils <= 0) return null
+  if (kohShare < shows - 1e-9) return null
   const shaving = document.use === 'shaving'
   if (kohShare < paste - 1e-9)
     return {

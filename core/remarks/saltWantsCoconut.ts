@@ -7,9 +7,7 @@ import { sumOf } from '../statistics/sum'
  * @example saltShare(subject({ additives: [extra('salt', 0.25)] })) // 0.25
  */
 export const saltShare = ({ result }: Pick<Subject, 'result'>): number =>
-  result.oils > 0
-    ? sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0)) / result.oils
-    : 0
+  sumOf(result.additives, ({ id, grams }) => (id === 'salt' ? grams : 0)) / result.oils
 
 /**
  * Much salt in a formula that cannot foam against it.

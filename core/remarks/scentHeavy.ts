@@ -8,7 +8,7 @@ import { sumOf } from '../statistics/sum'
  */
 export const scentHeavy: Rule = ({ document, result, say }) => {
   const grams = sumOf(result.scents, (scent) => scent.grams)
-  const share = result.oils > 0 ? grams / result.oils : 0
+  const share = grams / result.oils
   if (share <= 0.055 + 1e-9) return null
   return {
     id: 'scent-heavy',

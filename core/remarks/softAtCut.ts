@@ -8,7 +8,7 @@ import { added } from './shift'
  * @example softAtCut(subject({ fats: fats({ lard: 0.2, 'sunflower-high-oleic': 0.75, castor: 0.05 }) })).severity // 'know'
  */
 export const softAtCut: Rule = ({ document, result, library, say }) => {
-  if (result.oils <= 0 || document.fats.some(({ id }) => id.startsWith('olive'))) return null
+  if (document.fats.some(({ id }) => id.startsWith('olive'))) return null
   const { firmAtCut } = traitsOf(result, library)
   const [low] = usualRegions[document.use].firmAtCut
   const helped = result.additives.some(

@@ -6,7 +6,7 @@ import type { Rule } from './rule'
  */
 export const superfatNegative: Rule = ({ document, result, say }) => {
   const { total } = result.superfat
-  if (result.oils <= 0 || total >= -1e-9) return null
+  if (total >= -1e-9) return null
   const cleaning = document.use === 'laundry' || document.use === 'dishes'
   const wanted = cleaning ? 0.02 : 0.05
   return {

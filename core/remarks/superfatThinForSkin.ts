@@ -7,8 +7,7 @@ import { forSkin } from './lauricHeavy'
  */
 export const superfatThinForSkin: Rule = ({ document, result, say }) => {
   const { total } = result.superfat
-  if (!forSkin.has(document.use) || result.oils <= 0 || total < 0 || total >= 0.03 - 1e-9)
-    return null
+  if (!forSkin.has(document.use) || total < 0 || total >= 0.03 - 1e-9) return null
   return {
     id: 'superfat-thin-for-skin',
     severity: 'think',

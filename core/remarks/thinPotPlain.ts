@@ -4,7 +4,7 @@ import type { Rule } from './rule'
  * A small pot that nothing is stirred into.
  * @example thinPotPlain(subject({ parts: [pot('base', 0.9), pot('thread', 0.1)] })).severity // 'know'
  */
-export const thinPotPlain: Rule = ({ document, result }) => {
+export const thinPotPlain: Rule = ({ document }) => {
   const index = document.parts.findIndex(
     ({ share, scent, additives }) =>
       (share ?? 0) > 0 &&
@@ -13,7 +13,7 @@ export const thinPotPlain: Rule = ({ document, result }) => {
       !(scent && document.scents.length),
   )
   const part = document.parts[index]
-  if (!part || result.oils <= 0) return null
+  if (!part) return null
   return {
     id: 'thin-pot-plain',
     severity: 'know',

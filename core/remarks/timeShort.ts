@@ -11,7 +11,7 @@ import type { Rule } from './rule'
 export const timeShort: Rule = ({ document, result, library, say }) => {
   const pour = pours[patternOf(document)]
   // A pour that lives on fluid batter has a remark of its own.
-  if (pour.lives === 'fluid' || result.oils <= 0) return null
+  if (pour.lives === 'fluid') return null
   const time = workingTime(document, result, library)
   const needs = pours.plain.minutes
   if (time.minutes >= needs) return null

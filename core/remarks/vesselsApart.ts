@@ -6,10 +6,10 @@ import { bothAt } from './shift'
  * Lye and oils too far apart to meet well. Frozen milk-lye is cold on purpose.
  * @example vesselsApart(subject({ method: { lyeC: 25, oilsC: 45 } })).severity // 'know'
  */
-export const vesselsApart: Rule = ({ document, result, library, say }) => {
+export const vesselsApart: Rule = ({ document, library, say }) => {
   const { lyeC, oilsC } = document.method
   const apart = Math.abs(lyeC - oilsC)
-  if (apart <= 12 || result.oils <= 0 || scorchingLiquids(document, library).length) return null
+  if (apart <= 12 || scorchingLiquids(document, library).length) return null
   const middle = Math.round((lyeC + oilsC) / 2)
   return {
     id: 'vessels-apart',
