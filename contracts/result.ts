@@ -151,6 +151,6 @@ export interface Frozen {
 export interface FrozenMaterial {
   id: string
   name: string
-  kind: 'fat' | 'liquid' | 'additive'
+  kind: 'fat' | 'liquid' | 'additive' | 'scent'
   values: unknown
 }

@@ -1,6 +1,15 @@
 import { z } from 'zod'
 import { daySchema, idSchema } from './basics'
-import { capUses, codePattern, colourClaims, paceWords, scentKinds } from './trialWords'
+import type { ColourOn, PotFound, Reading } from './trial'
+import {
+  capUses,
+  codePattern,
+  colourClaims,
+  paceWords,
+  scentKinds,
+  type CapUse,
+  type Strength,
+} from './trialWords'
 
 const text = (most: number) => z.string().trim().max(most)
 const share = z
@@ -70,3 +79,75 @@ export const scentSchema = z.strictObject({
   note: text(2000).default(''),
 })
 export type Scent = z.infer<typeof scentSchema>
+
+/** What a scent does to time, with how surely it is known. */
+export interface Effect {
+  /** Mean and standard deviation of ln(time with it / time without). */
+  b: number
+  sd: number
+  /** What is left of the time, and its 90 % range. */
+  factor: number
+  from: number
+  to: number
+  /** Pots it rests on; 0 where only a supplier's word, or nothing, is known. */
+  pots: number
+  /** Own trials; the supplier's word; or what scents do on the whole. */
+  rests: 'own' | 'word' | 'nothing'
+}
+
+/** How strong a scent is on a day: the middle of the noses, and from the weakest to the strongest of them. */
+export interface StrengthOn {
+  day: number
+  middle: number
+  from: Strength
+  to: Strength
+  noses: number
+}
+
+/** Whether one claim of a supplier held here. */
+export interface Judged {
+  claim: 'pace' | 'colour' | 'keeps'
+  held: boolean
+}
+
+/** A pot that a scent was tried in. */
+export interface TriedPot extends PotFound {
+  trialId: string
+  /** Day of the trial. */
+  day: string
+  formula: string
+  formulaId: string | null
+}
+
+/** What is known of a scent: what its sheet and its supplier say, and what was found here. */
+export interface KnownScent {
+  id: string
+  name: string
+  supplierId: string | null
+  scent: Scent
+  /** Each pot it was tried in, the last day first: minutes to medium and to past pouring; null where it never got there. */
+  tried: readonly {
+    day: string
+    rate: number
+    ratio: number
+    medium: number | null
+    stiff: number | null
+    riced: PotFound['riced']
+    loosened: boolean
+  }[]
+  /** One for each pot that says something of its time. */
+  readings: readonly Reading[]
+  /** As it was tried, over all pots at the water that most were tried at. */
+  effect: Effect
+  strength: readonly StrengthOn[]
+  /** How far from plain it was seen, by day. */
+  colour: readonly ColourOn[]
+  /** Pots that turned grainy, or went stiff at once. */
+  riced: number
+  seized: number
+  judged: readonly Judged[]
+  /** The most of it in the finished bar by use, of a blend worked out from its parts. */
+  maxima: Partial<Record<CapUse, number>>
+  /** Worked out from the parts of a blend, where it was not tried itself. */
+  fromParts: boolean
+}

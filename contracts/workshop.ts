@@ -111,6 +111,8 @@ export const workshopSchema = z.strictObject({
       ),
     )
     .default({}),
+  /** Scent that usually goes in, as a share of the oils. */
+  scentRate: z.number().min(0.001).max(0.2).default(0.05),
   /** Whole prices of fats, in the smallest unit of the currency for a kilogram. */
   prices: limitedRecord(z.string().max(80), z.number().int().min(0).max(100_000_000), 1000).default(
     {},

@@ -2,6 +2,7 @@ import type { FormulaDocument, Use } from '#contracts/formula'
 import type { WayOfLiquid } from '#contracts/words'
 import { blankFormula } from '#core/formula/blank'
 import { milkWay } from '#core/water/milk'
+import { demoScentId } from './scents'
 
 type Scent = [name: string, rate: number, maxOfBar: number | null]
 
@@ -74,7 +75,8 @@ function documentOf(told: DemoFormula): FormulaDocument {
       carrier: null,
     })),
     scents: (told.scents ?? []).map(([name, rate, maxOfBar]) => ({
-      id: idOf(name),
+      // Sea fennel was never written down: it goes by its name.
+      id: demoScentId(name) ?? idOf(name),
       name,
       rate,
       of: 'oils',

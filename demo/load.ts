@@ -16,7 +16,15 @@ import { nameOfDay } from '../server/backup/shelf'
 import { backupPlan } from '../server/db/backupPlan'
 import { openDatabase, safetyCopies, type Db } from '../server/db/connection'
 import { takeDatabase } from '../server/db/lock'
-import { formulas, goals, materials, moulds } from '../server/db/documents'
+import {
+  formulas,
+  goals,
+  materials,
+  moulds,
+  scents,
+  suppliers,
+  trials,
+} from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { addPaired, sawPaired } from '../server/db/paired'
 import { keepVersion } from '../server/db/versions'
@@ -27,6 +35,7 @@ import { dryingRoom, logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
 import { standInRoom } from '../server/devices/standInRoom'
 import { sentenceOfTrouble } from '../server/db/troubles'
+import { addTrialEvents } from '../server/db/trials'
 import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
@@ -37,6 +46,7 @@ import { drawnPhoto } from './pictures'
 import { kept, lifeOnRack } from './rack'
 import { demoDevices } from './devices'
 import { runAtBench } from './runs'
+import { demoScents, demoSuppliers, demoTrials } from './scents'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
 
@@ -232,6 +242,19 @@ function loadVersions(db: Db, today: string, formulaIds: Map<string, string>): v
   }
 }
 
+function loadScents(db: Db, today: string, formulaIds: Map<string, string>): void {
+  const start = addDays(today, -420)
+  for (const { id, document } of demoSuppliers)
+    suppliers.save(db, id, 0, document, instantOf(start, 9))
+  for (const { id, document } of demoScents) scents.save(db, id, 0, document, instantOf(start, 10))
+  const { document } = demoFormulas.find((formula) => formula.document.name === 'Hostel Bar')!
+  const formula = { id: formulaIds.get('Hostel Bar')!, document }
+  for (const trial of demoTrials(today, formula)) {
+    trials.save(db, trial.id, 0, trial.document, instantOf(addDays(trial.day, -1), 18))
+    addTrialEvents(db, trial.id, trial.events, instantOf(trial.day, 18))
+  }
+}
+
 /** Devices that were paired once: what they prove themselves with is thrown away, so that nobody comes in by them. */
 function loadDevices(db: Db, today: string): void {
   for (const { name, rights, ago, seen } of demoDevices) {
@@ -256,6 +279,7 @@ export function loadDemo(db: Db, now: Date): boolean {
     loadRoom(db, today)
     loadBatches(db, today, formulaIds)
     loadGoals(db, today, formulaIds)
+    loadScents(db, today, formulaIds)
     loadDevices(db, today)
   })()
   return true

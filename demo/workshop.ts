@@ -47,6 +47,7 @@ export const demoWorkshop: Workshop = {
   scale: 0.1,
   regions: { scrub: { greaseLift: [38, 66] } },
   currency: 'GBP',
+  scentRate: 0.05,
   prices: {
     olive: 940,
     coconut: 560,

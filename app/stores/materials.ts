@@ -14,7 +14,7 @@ export const useMaterials = defineStore('materials', () => {
   const workshop = useWorkshop()
   /** What ships with Mantle; empty until `loaded`. */
   const shipped = shallowRef(none)
-  const library = computed(() =>
+  const materials = computed(() =>
     libraryIn(
       libraryWith(
         shipped.value,
@@ -24,6 +24,8 @@ export const useMaterials = defineStore('materials', () => {
       workshop.say,
     ),
   )
+  const scents = useScents()
+  const library = computed((): Library => ({ ...materials.value, scents: scents.known }))
   async function load() {
     try {
       shipped.value = (await ships).library
@@ -31,7 +33,7 @@ export const useMaterials = defineStore('materials', () => {
       documents.problem.value = sentenceOf(error)
       return
     }
-    await documents.load()
+    await Promise.all([documents.load(), scents.loadKnown()])
   }
   /** The workshop's record for a material, if it has one. */
   const recordOf = (id: string) => documents.list.value.find((stored) => stored.id === id)

@@ -19,6 +19,7 @@ export const useWorkshop = defineStore('workshop', () => {
     said: [],
     scale: 0.1,
     regions: {},
+    scentRate: 0.05,
     prices: {},
     currency: 'EUR',
     lyeRisk: 0.01,

@@ -10,5 +10,5 @@ export function substanceColour(substance: Substance, id: string, library: Libra
   if (substance === 'fat') return library.fats.get(id)?.colour ?? unknown.fat
   if (substance === 'liquid') return library.liquids.get(id)?.colour ?? unknown.liquid
   if (substance === 'additive') return library.additives.get(id)?.colour ?? unknown.additive
-  return substance === 'scent' ? scentColour(id) : `var(--color-${substance})`
+  return substance === 'scent' ? scentColour(id, library) : `var(--color-${substance})`
 }

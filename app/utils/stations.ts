@@ -1,4 +1,4 @@
-import { CupSoda, LayoutList, Rows4, Scale } from '@lucide/vue'
+import { CupSoda, FlaskConical, LayoutList, Rows4, Scale } from '@lucide/vue'
 
 /** The stations in the order of the work. One joins the bar when it exists. */
 export const stations = [
@@ -6,4 +6,5 @@ export const stations = [
   { name: 'Formulas', path: '/formulas', key: 'f', icon: CupSoda },
   { name: 'Bench', path: '/bench', key: 'b', icon: Scale },
   { name: 'Rack', path: '/rack', key: 'r', icon: Rows4 },
+  { name: 'Scents', path: '/scents', key: 'c', icon: FlaskConical },
 ] as const

@@ -29,6 +29,12 @@ export function freeze(
     const { id, name, kind, ...values } = material
     materials.set(`${kind} ${id}`, { id, name, kind, values })
   }
+  for (const { id } of document.scents) {
+    const known = library.scents?.get(id)
+    if (!known) continue
+    const { name, ...values } = known
+    materials.set(`scent ${id}`, { id, name, kind: 'scent', values })
+  }
   return {
     core: coreVersion,
     document,

@@ -2,7 +2,7 @@ import type { AdditiveLine, FormulaDocument, PartLine } from '#contracts/formula
 import type { Library } from '../materials/library'
 import { fatWeights } from '../formula/compute'
 import { sum } from '../statistics/sum'
-import { scentBehaviour } from './scentBehaviour'
+import { scentBrowns } from './scentBehaviour'
 
 type Rgb = [number, number, number]
 const rgb = (hex: string): Rgb => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as Rgb
@@ -33,10 +33,12 @@ export function numberOf(text: string): number {
 }
 
 /**
- * Colour of a scent, always the same for the same name: a muted hue.
+ * Colour of a scent: that of its record, else one that is always the same for the same name: a muted hue.
  * @example scentColour('clove') // '#a8576a'
  */
-export function scentColour(id: string): string {
+export function scentColour(id: string, { scents }: Pick<Library, 'scents'> = {}): string {
+  const own = scents?.get(id)?.scent.colour
+  if (own) return own
   const hue = numberOf(id) % 360
   const channel = (offset: number) => {
     const part = (offset + hue / 30) % 12
@@ -51,10 +53,12 @@ const browning = 0.55
 
 /**
  * Whether one of the scents turns the bar brown while it cures.
- * @example browns(example) // false
+ * @example browns(example, shipped) // false
  */
-export const browns = ({ scents }: Pick<FormulaDocument, 'scents'>): boolean =>
-  scents.some(({ id, name }) => scentBehaviour(name ?? id)?.browns)
+export const browns = (
+  { scents }: Pick<FormulaDocument, 'scents'>,
+  library: Pick<Library, 'scents'>,
+): boolean => scents.some((scent) => scentBrowns(scent, library))
 
 /**
  * The colour of the soap with nothing in it: its oils, made paler.
@@ -88,7 +92,7 @@ export function barColour(document: FormulaDocument, library: Library): string {
   const soap = soapColour(document, library)
   const tint = tintIn(document.additives, library)
   const coloured = tint ? mixHex(soap, tint.colour, tinting) : soap
-  return browns(document) ? mixHex(coloured, brown, browning) : coloured
+  return browns(document, library) ? mixHex(coloured, brown, browning) : coloured
 }
 
 /**
@@ -101,7 +105,7 @@ export function partColour(document: FormulaDocument, part: PartLine, library: L
   const soap = soapColour(document, library)
   const tint = tintIn(part.additives, library)
   const coloured = tint ? mixHex(soap, tint.colour, tinting) : byWater(soap, part)
-  return part.scent && browns(document) ? mixHex(coloured, brown, browning) : coloured
+  return part.scent && browns(document, library) ? mixHex(coloured, brown, browning) : coloured
 }
 
 function byWater(soap: string, { water }: PartLine): string {

@@ -1,3 +1,8 @@
+import type { KnownScent } from '#contracts/scent'
+import type { ScentPortion } from '#contracts/result'
+import type { Library } from '../materials/library'
+import { effectOf } from '../scents/effect'
+
 /** What a scent is known to do to a batter, by what is in its name. */
 export interface ScentBehaviour {
   /** How much of the working time is left. */
@@ -36,3 +41,67 @@ export function scentBehaviour(name: string): ScentBehaviour | null {
   const fits = known.filter(([match]) => match.test(name)).map(([, behaviour]) => behaviour)
   return fits.sort((a, b) => a.pace - b.pace)[0] ?? null
 }
+
+/** How much of the time a scent leaves where it is used, and on what that rests. */
+export interface ScentPace {
+  name: string
+  times: number
+  /** Own pots, its supplier's word, or what its name says. */
+  rests: 'own' | 'word' | 'name'
+  /** Own pots that it rests on. */
+  pots: number
+  says: string
+}
+
+const words = {
+  hurries: 'its supplier says it hurries',
+  behaves: 'its supplier says it behaves',
+  slows: 'its supplier says it slows',
+} as const
+
+/**
+ * What a scent does to the time of a batter: by the workshop's own trials first, then by its supplier's word; by its name only where no
+ * record speaks. Null when nobody can tell.
+ * @param at share of the oils and water : lye it is used at
+ * @example scentPace({ id: 'clove', name: 'Clove bud' }, { rate: 0.02, ratio: 2 }, shipped).times // 0.25
+ */
+export function scentPace(
+  { id, name }: Pick<ScentPortion, 'id' | 'name'>,
+  at: { rate: number; ratio: number },
+  library: Pick<Library, 'scents'>,
+): ScentPace | null {
+  const known = library.scents?.get(id)
+  const { pace = null } = known?.scent.claims ?? {}
+  if (known && (known.readings.length || known.fromParts)) {
+    const { factor, pots } = known.fromParts ? known.effect : effectOf(pace, known.readings, at)
+    const says = known.fromParts ? 'worked out from its parts' : 'by your own trials'
+    return { name, times: factor, rests: 'own', pots, says }
+  }
+  if (pace) {
+    const { factor } = effectOf(pace, [], at)
+    return { name, times: factor, rests: 'word', pots: 0, says: words[pace] }
+  }
+  const behaviour = scentBehaviour(name)
+  return behaviour && { name, times: behaviour.pace, rests: 'name', pots: 0, says: behaviour.says }
+}
+
+/** CIEDE2000 from plain from which a scent is seen to have browned a bar (judgement), and vanillin that does it. */
+const [seen, vanillinBrowns] = [10, 0.005]
+
+/**
+ * Whether a scent turns the bar brown while it cures: as it was seen here, else by its vanillin or its supplier's word, else by its name.
+ * @example scentBrowns({ id: 'tonka', name: 'Vanilla' }, shipped) // true
+ */
+export function scentBrowns(
+  { id, name }: { id: string; name?: string },
+  { scents }: Pick<Library, 'scents'>,
+): boolean {
+  const known = scents?.get(id)
+  if (!known) return scentBehaviour(name ?? id)?.browns ?? false
+  const latest = known.colour.at(-1)
+  if (latest) return latest.from >= seen
+  const { vanillin, claims } = known.scent
+  if (vanillin !== null) return vanillin >= vanillinBrowns
+  return claims.colour === 'browns' || (!claims.colour && hasBrowningName(known))
+}
+const hasBrowningName = ({ name }: KnownScent) => scentBehaviour(name)?.browns ?? false

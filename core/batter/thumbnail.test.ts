@@ -45,7 +45,7 @@ describe('the colours of a batter', () => {
   it('of a scent is always the same for its name', () => {
     expect(scentColour('rain')).toMatch(/^#[0-9a-f]{6}$/)
     expect(scentColour('rain')).toBe(scentColour('rain'))
-    expect(new Set(['rain', 'fir', 'rose', 'moss'].map(scentColour)).size).toBe(4)
+    expect(new Set(['rain', 'fir', 'rose', 'moss'].map((name) => scentColour(name))).size).toBe(4)
   })
 
   it('soap is paler than its oils, on the way to cream, by share', () => {

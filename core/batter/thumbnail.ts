@@ -56,7 +56,7 @@ const shadeOf = (ground: string) => mixHex(ground, '#5a5028', 0.3)
 function ofOnePot(document: FormulaDocument, library: Library): Thumbnail {
   const base = barColour(document, library)
   const [scent] = document.scents
-  const scented = scent ? mixHex(base, scentColour(scent.id), 0.6) : shadeOf(base)
+  const scented = scent ? mixHex(base, scentColour(scent.id, library), 0.6) : shadeOf(base)
   const extras = document.additives.flatMap(({ id }) => library.additives.get(id) ?? [])
   const grit = extras.find(({ group }) => group === 'scrub')
   const own = (pattern: ThumbnailPattern, accent = scented): Thumbnail => ({
@@ -66,7 +66,7 @@ function ofOnePot(document: FormulaDocument, library: Library): Thumbnail {
   if (patternOf(document) === 'pencil-line') return own('line', '#3a3020')
   if (grit) return own('flecks', grit.colour)
   // The outside browns in the air before the inside does.
-  if (browns(document))
+  if (browns(document, library))
     return {
       pattern: 'rind',
       colours: [mixHex(base, soapColour(document, library), 0.4), standingOut(base, base)],

@@ -4,7 +4,7 @@ import type { FormulaResult } from '#contracts/result'
 import { byBlender } from '../formula/method'
 import { inSentence } from '../units/language'
 import type { Library } from '../materials/library'
-import { scentBehaviour } from './scentBehaviour'
+import { scentPace, type ScentPace } from './scentBehaviour'
 import { sumOf } from '../statistics/sum'
 import { clamp } from '../statistics/clamp'
 
@@ -27,7 +27,9 @@ export interface WorkingTime {
   minutes: number
   /** What makes the difference, the strongest first. */
   factors: PaceFactor[]
-  /** Scents that nobody can tell the pace of by their name. */
+  /** What its scents do to it, and on what that rests. */
+  scents: ScentPace[]
+  /** Scents that nobody can tell the pace of. */
   unknownScents: string[]
 }
 
@@ -89,11 +91,15 @@ export function workingTime(
   for (const line of result.liquids)
     if ((library.liquids.get(line.id)?.sugar ?? 0) > 0.01) add(line.name, 0.88)
   const unknownScents: string[] = []
+  const scents: ScentPace[] = []
   for (const scent of result.scents) {
     if (!(scent.grams > 0)) continue
-    const behaviour = scentBehaviour(scent.name)
-    if (behaviour) add(scent.name, behaviour.pace)
-    else unknownScents.push(scent.name)
+    const rate = result.oils > 0 ? scent.grams / result.oils : 0
+    const pace = scentPace(scent, { rate, ratio }, library)
+    if (pace) {
+      add(scent.name, pace.times)
+      scents.push(pace)
+    } else unknownScents.push(scent.name)
   }
   if (!byBlender(document)) add('stirred by hand', 4)
   const index = factors.reduce((product, { times }) => product * times, 1)
@@ -101,6 +107,7 @@ export function workingTime(
     index,
     minutes: plainMinutes * index,
     factors: factors.sort((a, b) => Math.abs(Math.log(b.times)) - Math.abs(Math.log(a.times))),
+    scents,
     unknownScents,
   }
 }

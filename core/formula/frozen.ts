@@ -1,4 +1,5 @@
 import type { FormulaDocument } from '#contracts/formula'
+import type { KnownScent } from '#contracts/scent'
 import type { FormulaResult, Frozen, FrozenMaterial, Remark } from '#contracts/result'
 import type { Additive } from '../materials/additives'
 import type { Fat } from '../materials/fat'
@@ -68,6 +69,7 @@ export function frozenLibrary(frozen: Frozen): Library {
     fats: of<Fat>('fat'),
     liquids: of<Liquid>('liquid'),
     additives: of<Additive>('additive'),
+    scents: of<KnownScent>('scent'),
     spoons: frozen.spoons,
   }
 }

@@ -91,8 +91,14 @@ describe('how much of an extra', () => {
   })
 
   it('citrus oils are lighter than other scents', () => {
-    expect(['Sweet orange', 'LEMON peel', 'Bergamot'].map(scentDensity)).toEqual([0.85, 0.85, 0.85])
-    expect(['Rain', 'Lemongrass', 'Orangery'].map(scentDensity)).toEqual([0.95, 0.95, 0.95])
+    expect(['Sweet orange', 'LEMON peel', 'Bergamot'].map((name) => scentDensity(name))).toEqual([
+      0.85, 0.85, 0.85,
+    ])
+    expect(['Rain', 'Lemongrass', 'Orangery'].map((name) => scentDensity(name))).toEqual([
+      0.95, 0.95, 0.95,
+    ])
+    expect(scentDensity('Sweet orange', { scent: { density: 0.91 } })).toBe(0.91)
+    expect(scentDensity('Sweet orange', { scent: { density: null } })).toBe(0.85)
   })
 })
 

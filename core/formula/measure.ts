@@ -49,12 +49,11 @@ export const usesBatter = (lines: Measure[]) =>
   lines.some((line) => line.of === 'batter' && line.rate != null)
 
 /**
- * g/ml of a scent: about 0.95; citrus oils are lighter, 0.85.
+ * g/ml of a scent: what its record says, else about 0.95; citrus oils are lighter, 0.85.
  * @example scentDensity('Clove bud') // 0.95
  */
-export function scentDensity(name: string): number {
-  return isCitrus(name) ? 0.85 : 0.95
-}
+export const scentDensity = (name: string, known?: { scent: { density: number | null } }): number =>
+  known?.scent.density ?? (isCitrus(name) ? 0.85 : 0.95)
 const peels =
   /\b(orange|lemon|lime|grapefruit|mandarin|bergamot|citrus|tangerine|clementine|yuzu|pomelo)\b/i
 /** Of the tree but not of the peel, or only named after it. */

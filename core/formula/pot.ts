@@ -5,6 +5,7 @@ import { naohPerGramOfFat, weighAlkali } from '../chemistry/alkali'
 import { fattyAcidFraction } from '../chemistry/fattyAcids'
 import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
+import { maximumFor } from '../materials/scents'
 import { divideLiquid } from '../water/liquids'
 import { ratioFrom, waysFrom } from '../water/ways'
 import { isEstimate, lineGrams, scentDensity, usesBatter } from './measure'
@@ -160,8 +161,9 @@ function weighGiven(
   const waterContent =
     divided.water + alkali.waterInSolution + sum(liquids.map((liquid) => liquid.waterGrams))
 
-  const scentGrams = document.scents.map((line) =>
-    lineGrams(line, scentDensity(line.name ?? line.id), oils, given.batter, library.spoons),
+  const scents = document.scents.map((line) => ({ line, known: library.scents?.get(line.id) }))
+  const scentGrams = scents.map(({ line, known }) =>
+    lineGrams(line, scentDensity(line.name ?? line.id, known), oils, given.batter, library.spoons),
   )
   const batter =
     oils +
@@ -181,14 +183,14 @@ function weighGiven(
     fats,
     liquids,
     additives,
-    scents: document.scents.map((line, index) => ({
+    scents: scents.map(({ line, known }, index) => ({
       id: line.id,
-      name: line.name ?? line.id,
+      name: line.name ?? known?.name ?? line.id,
       grams: scentGrams[index]!,
       estimated: isEstimate(line),
       moment: line.moment,
       shareOfBar: longDried > 0 ? scentGrams[index]! / longDried : 0,
-      maxOfBar: line.maxOfBar ?? null,
+      maxOfBar: line.maxOfBar ?? maximumFor(known, document.use),
     })),
     carriers,
     parts: [],

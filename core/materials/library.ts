@@ -1,3 +1,4 @@
+import type { KnownScent } from '#contracts/scent'
 import type { SpoonKind } from '#contracts/words'
 import { additives, type Additive } from './additives'
 import type { Fat } from './fat'
@@ -14,6 +15,8 @@ export interface Library {
   fats: ReadonlyMap<string, Fat>
   liquids: ReadonlyMap<string, Liquid>
   additives: ReadonlyMap<string, Additive>
+  /** Scents of the workshop, with what was found of them; those that only have a name are in no record. */
+  scents?: ReadonlyMap<string, KnownScent>
   /** Which spoons amounts are measured with here; US ones unless the workshop says otherwise. */
   spoons?: SpoonKind
 }

@@ -38,6 +38,10 @@ import { patternWithoutColours } from './patternWithoutColours'
 import { protectedName } from './protectedName'
 import { rancidSoon } from './rancidSoon'
 import { saltWantsCoconut } from './saltWantsCoconut'
+import { scentBrowned } from './scentBrowned'
+import { scentCalm } from './scentCalm'
+import { scentFaded } from './scentFaded'
+import { scentRaced } from './scentRaced'
 import { scentAboveMaximum } from './scentAboveMaximum'
 import { scentHeavy } from './scentHeavy'
 import { scentUntested } from './scentUntested'
@@ -91,6 +95,7 @@ export const rules: Rule[] = [
   overheating,
   patternTooFast,
   timeShort,
+  scentRaced,
   scentWantsWater,
   waterNarrow,
   waterWide,
@@ -124,7 +129,10 @@ export const rules: Rule[] = [
   patternWithoutColours,
   layersTooSlow,
   scentUntested,
+  scentCalm,
   citrusFades,
+  scentFaded,
+  scentBrowned,
   skinReacts,
   scentWithoutMaximum,
 ]
@@ -134,6 +142,7 @@ const potRules: Rule[] = [
   waterNarrow,
   waterWide,
   patternTooFast,
+  scentRaced,
   scentWantsWater,
   layersTooSlow,
   overheating,

@@ -1,6 +1,5 @@
-import type { Claims } from '#contracts/scent'
-import type { Effect } from './effect'
-import { faint, type StrengthOn } from './noses'
+import type { Claims, Effect, Judged, StrengthOn } from '#contracts/scent'
+import { faint } from './noses'
 
 /** What was found of it here. */
 export interface Found {
@@ -18,11 +17,6 @@ const slow = 1.1
 const visible = 5
 /** Day by which one that keeps must still be more than weak. */
 const keepsUntil = 60
-
-export interface Judged {
-  claim: 'pace' | 'colour' | 'keeps'
-  held: boolean
-}
 
 /**
  * Which of a supplier's claims held here, of those that can be judged by now.

@@ -1,3 +1,4 @@
+import type { Effect } from '#contracts/scent'
 import type { Reading } from '#contracts/trial'
 import type { PaceWord } from '#contracts/trialWords'
 import { clamp } from '../statistics/clamp'
@@ -26,21 +27,6 @@ const points = 200
 const reach = 4
 /** Standard normal deviate of a 90 % range. */
 const z90 = 1.6448536
-
-/** What a scent does to time, with how surely it is known. */
-export interface Effect {
-  /** Mean and standard deviation of ln(time with it / time without). */
-  b: number
-  sd: number
-  /** What is left of the time, and its 90 % range. */
-  factor: number
-  from: number
-  to: number
-  /** Pots it rests on; 0 where only a supplier's word, or nothing, is known. */
-  pots: number
-  /** Own trials; the supplier's word; or what scents do on the whole. */
-  rests: 'own' | 'word' | 'nothing'
-}
 
 /**
  * An effect by its logarithm and that one's standard deviation.

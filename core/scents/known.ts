@@ -1,64 +1,11 @@
-import type { Scent } from '#contracts/scent'
-import type { PotFound, Reading } from '#contracts/trial'
+import type { Effect, KnownScent, Scent, TriedPot } from '#contracts/scent'
+import type { ColourOn, Reading } from '#contracts/trial'
 import type { CapUse } from '#contracts/trialWords'
-import type { Use } from '#contracts/words'
 import { sum, sumOf } from '../statistics/sum'
 import { capOfBlend } from './caps'
-import { judgedClaims, type Judged } from './claims'
-import { effectFrom, effectOf, type Effect } from './effect'
-import { strengthByDay, type StrengthOn } from './noses'
-
-/** What is known of a scent: what its sheet and its supplier say, and what was found here. */
-export interface KnownScent {
-  id: string
-  name: string
-  supplierId: string | null
-  scent: Scent
-  /** Pots it was tried in, the last day first. */
-  pots: readonly TriedPot[]
-  readings: readonly Reading[]
-  /** As it was tried, over all pots at the water that most were tried at. */
-  effect: Effect
-  strength: readonly StrengthOn[]
-  /** How far from plain it was last seen, by day. */
-  colour: readonly PotFound['colour'][number][]
-  /** Pots that turned grainy, or went stiff at once. */
-  riced: number
-  seized: number
-  judged: readonly Judged[]
-  /** The most of it in the finished bar by use, of a blend worked out from its parts. */
-  maxima: Partial<Record<CapUse, number>>
-  /** Worked out from the parts of a blend, where it was not tried itself. */
-  fromParts: boolean
-}
-
-export interface TriedPot extends PotFound {
-  trialId: string
-  /** Day of the trial. */
-  day: string
-  formula: string
-}
-
-/**
- * Which maximum of a sheet counts for a use.
- * @example capUseOf('scrub') // 'wash'
- */
-export function capUseOf(use: Use): CapUse {
-  switch (use) {
-    case 'body':
-    case 'hands':
-    case 'scrub':
-      return 'wash'
-    case 'dishes':
-    case 'laundry':
-      return 'household'
-    case 'hair':
-    case 'shaving':
-    case 'face':
-    case 'baby':
-      return use
-  }
-}
+import { judgedClaims } from './claims'
+import { effectFrom, effectOf } from './effect'
+import { strengthByDay } from './noses'
 
 /** The water that most pots were tried at, and those tried at it. */
 function usualWater(readings: readonly Reading[]): readonly Reading[] {
@@ -129,7 +76,15 @@ export function knownScents(
       name: scent.name,
       supplierId: scent.supplierId,
       scent,
-      pots: own,
+      tried: own.map(({ day, rate, ratio, stages, seized, riced, loosened }) => ({
+        day,
+        rate,
+        ratio,
+        medium: stages.medium?.minutes ?? null,
+        stiff: seized ?? stages['too-far']?.minutes ?? null,
+        riced,
+        loosened,
+      })),
       readings,
       effect,
       strength,
@@ -146,7 +101,7 @@ export function knownScents(
 
 /** Of each day the pot that was looked at last. */
 function latestColours(pots: readonly TriedPot[]): KnownScent['colour'] {
-  const byDay = new Map<number, PotFound['colour'][number]>()
+  const byDay = new Map<number, ColourOn>()
   for (const pot of [...pots].reverse()) for (const one of pot.colour) byDay.set(one.day, one)
   return [...byDay.values()].sort((a, b) => a.day - b.day)
 }

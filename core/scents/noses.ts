@@ -1,3 +1,4 @@
+import type { StrengthOn } from '#contracts/scent'
 import type { Sniff } from '#contracts/trial'
 import type { NoseDay, Strength } from '#contracts/trialWords'
 import type { RandomSource } from '../statistics/randomSource'
@@ -7,15 +8,6 @@ import { shuffled } from '../statistics/shuffled'
 
 /** Days after a trial on which its jars want a nose. */
 export const noseDays: readonly NoseDay[] = [1, 14, 30, 60, 90]
-
-/** How strong a scent is on a day: the middle of the noses, and from the weakest to the strongest of them. */
-export interface StrengthOn {
-  day: number
-  middle: number
-  from: Strength
-  to: Strength
-  noses: number
-}
 
 /**
  * Strength by day, the first day first: the median of the noses with its spread.

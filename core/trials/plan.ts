@@ -1,5 +1,6 @@
 import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
+import type { KnownScent } from '#contracts/scent'
 import type { Trial, TrialPot, TrialSummary } from '#contracts/trial'
 import { mixingC, workingTime } from '../batter/workingTime'
 import { usualMinutes } from '../bench/run/batter'
@@ -9,7 +10,6 @@ import { toProportions } from '../formula/sizing'
 import { gelForecast, type GelForecast } from '../heat/gel'
 import type { Library } from '../materials/library'
 import { effectOf } from '../scents/effect'
-import type { KnownScent } from '../scents/known'
 import { median } from '../statistics/quantile'
 import { sumOf } from '../statistics/sum'
 import { batterFor } from './dose'
@@ -51,6 +51,15 @@ export function plainOilShare(
 ): number {
   const { oils, batter } = computeFormula(plainOf(formula, ratio, 1000, library), library)
   return batter > 0 ? oils / batter : 0
+}
+
+/**
+ * What a bar of a formula without scent comes to when it is as dry as it gets, per gram of oils: what a maximum on the bar is of.
+ * @example plainBarPerOils(example, shipped) // 1.21363
+ */
+export function plainBarPerOils(formula: FormulaDocument, library: Library): number {
+  const { oils, longDried } = computeFormula(plainOf(formula, null, 1000, library), library)
+  return oils > 0 ? longDried / oils : 1
 }
 
 /** The batter to make for pots of one water: a lye cup each. */

@@ -2,13 +2,11 @@ import { library, type Library } from '#core/materials/library'
 import { libraryWith } from '#core/materials/own'
 import type { Db } from './connection'
 import { materials } from './documents'
+import { knownOf } from './known'
 import { getWorkshop } from './workshop'
 
-/** The library as this workshop has it: what ships with Mantle, with its own materials and values. */
+/** The library as this workshop has it: what ships with Mantle, with its own materials, values and scents. */
 export function workshopLibrary(db: Db): Library {
-  return libraryWith(
-    library,
-    materials.list(db).map(({ document }) => document),
-    getWorkshop(db).spoons,
-  )
+  const own = materials.list(db).map(({ document }) => document)
+  return { ...libraryWith(library, own, getWorkshop(db).spoons), scents: knownOf(db) }
 }
