@@ -8,7 +8,7 @@ const shell = '/'
 const id = '[0-9a-f-]{36}'
 /** What the stations read. Runs are not among them: a bench must know whether it is alone. */
 const read = new RegExp(
-  `^/api/(workshop|materials|moulds|goals|room|versions|batches(/${id}|/gone|/counts|/gone-since|/predictions)?|formulas(/${id}(/versions|/lessons|/felt|/marks)?)?)$`,
+  `^/api/(workshop|materials|moulds|goals|room|versions|scents(/known)?|suppliers|trials|batches(/${id}|/gone|/counts|/gone-since|/predictions)?|formulas(/${id}(/versions|/lessons|/felt|/marks)?)?)$`,
 )
 
 self.addEventListener('install', (event) => {
@@ -32,6 +32,10 @@ const lists = [
   'batches',
   'formulas',
   'versions',
+  'scents',
+  'scents/known',
+  'suppliers',
+  'trials',
 ]
 
 self.addEventListener('activate', (event) => {

@@ -6,7 +6,8 @@ import { capUseNames } from '~/utils/scentWords'
 
 /** How much of a scent may go in, by what the bar is for, against the rate of the house. */
 const { known, barPerOils } = defineProps<{ known: KnownScent; barPerOils: number }>()
-const { say, settings } = storeToRefs(useWorkshop())
+const workshop = useWorkshop()
+const { say, settings } = storeToRefs(workshop)
 const rate = computed(() => settings.value.scentRate)
 const rows = computed(() =>
   capUses.flatMap((use) => {
@@ -30,7 +31,7 @@ const first = computed(() => rows.value[0] ?? null)
         known.fromParts
           ? 'worked out from its parts'
           : known.scent.sheetOn
-            ? `sheet of ${customText(settings.dates.locale, known.scent.sheetOn)}`
+            ? `sheet of ${dayText(known.scent.sheetOn, { long: true, today: workshop.today })}`
             : 'no sheet'
       }}</span>
     </div>

@@ -86,10 +86,13 @@ const ribbons = computed(() =>
         >
       </div>
     </div>
-    <div
-      class="mr-[124px] mt-1 flex justify-between border-t-[3px] border-plank pt-1 text-sm text-ink-2"
-    >
-      <span v-for="at in [0, 1, 2, 3]" :key="at" class="figure"
+    <div class="relative mt-1 mr-[124px] h-6 border-t-[3px] border-plank text-sm text-ink-2">
+      <span
+        v-for="at in [0, 1, 2, 3]"
+        :key="at"
+        class="figure absolute top-0.5 whitespace-nowrap"
+        :class="at === 3 ? '-translate-x-full' : at ? '-translate-x-1/2' : ''"
+        :style="{ left: `${(at / 3) * 100}%` }"
         >{{ say.number((span * at) / 3) }}{{ at ? ' min' : '' }}</span
       >
     </div>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import type { WholeTrial } from '#contracts/trial'
+import { noseDays } from '#core/scents/noses'
+import { clockText } from '#core/scents/finding'
+import { stretchesOf } from '#core/trials/stretches'
+import { trialBatters } from '#core/trials/plan'
+import { addDays } from '#core/units/days'
+
+/** A trial day: before it what to lay out and print, after it what its pots did. */
+const route = useRoute()
+const router = useRouter()
+const trials = useTrials()
+const scents = useScents()
+const materials = useMaterials()
+const batches = useBatches()
+const toasts = useToasts()
+const { say } = storeToRefs(useWorkshop())
+const id = computed(() => String(route.params.id))
+const trial = shallowRef<WholeTrial | null>(null)
+const problem = ref('')
+onMounted(async () => {
+  void scents.load()
+  void batches.load()
+  try {
+    trial.value = await api.get<WholeTrial>(`/api/trials/${id.value}`)
+  } catch (error) {
+    problem.value = sentenceOf(error)
+  }
+})
+const document = computed(() => trial.value?.document ?? null)
+useHead({ title: computed(() => `Trial day ${document.value?.number ?? ''} · Mantle`) })
+const batters = computed(() =>
+  document.value ? trialBatters(document.value, materials.library) : [],
+)
+const batch = computed(() => batches.list.find((one) => one.id === document.value?.batchId) ?? null)
+const colourOf = (scentId: string | null) =>
+  scentId ? (scents.known.get(scentId)?.scent.colour ?? '#8d6aa8') : '#8a9794'
+const shown = computed(() =>
+  (trial.value?.found ?? []).map((pot) => ({
+    pot,
+    stretches:
+      Object.keys(pot.stages).length || pot.until > pot.zero
+        ? stretchesOf(pot.stages, pot.until - pot.zero)
+        : [],
+    says:
+      pot.seized !== null
+        ? `seizes at ${clockText(pot.seized)}`
+        : pot.stages.medium
+          ? `medium at ${clockText(pot.stages.medium.minutes)}${pot.stages.medium.unsure ? ' ?' : ''}`
+          : trial.value?.state === 'planned'
+            ? ''
+            : 'never medium',
+  })),
+)
+async function remove() {
+  if (!trial.value) return
+  try {
+    await trials.remove(trial.value)
+    await router.push('/scents')
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="mx-auto max-w-[1280px] px-4 py-3 sm:px-6">
+    <EmptyState v-if="problem" title="This trial day cannot be shown">
+      {{ problem }}
+      <template #actions><AppButton to="/scents">All scents</AppButton></template>
+    </EmptyState>
+    <template v-else-if="trial && document">
+      <div class="mb-3 flex flex-wrap items-center gap-3">
+        <div class="mr-auto">
+          <h1>Trial day {{ document.number }}</h1>
+          <p class="text-ink-2">
+            {{ dayText(document.day, { weekday: true, long: true }) }},
+            {{ document.formula.name }} batter, {{ say.count(document.pots.length, 'pot', 'pots')
+            }}<template v-if="document.note">. {{ document.note }}</template>
+          </p>
+        </div>
+        <AppButton class="print:hidden" @click="print">{{
+          trial.state === 'planned' ? 'Print the pad and labels' : 'Print'
+        }}</AppButton>
+        <AppButton
+          v-if="trial.state === 'planned'"
+          class="print:hidden"
+          :to="`/scents/trials/${id}/paper`"
+          >Write up from paper</AppButton
+        >
+        <AppMenu
+          v-if="trial.state !== 'done'"
+          class="print:hidden"
+          :label="`More for trial day ${document.number}`"
+          :entries="[{ says: 'Delete', danger: true, act: () => void remove() }]"
+        />
+        <AppButton
+          v-if="trial.state !== 'done'"
+          kind="main"
+          class="print:hidden"
+          :to="`/scents/trials/${id}/round`"
+          >{{ trial.state === 'planned' ? 'Begin the round' : 'Back to the round' }}</AppButton
+        >
+        <AppButton v-else kind="main" class="print:hidden" to="/scents/found"
+          >What the trials found</AppButton
+        >
+      </div>
+      <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_328px]">
+        <section class="sheet px-4 py-3">
+          <h2 class="text-sm font-semibold text-ink-2">
+            {{ trial.state === 'planned' ? 'The tray' : 'What its pots did' }}
+          </h2>
+          <ol>
+            <li
+              v-for="{ pot, stretches, says } in shown"
+              :key="pot.code"
+              class="grid grid-cols-[64px_minmax(0,160px)_minmax(0,1fr)] items-center gap-x-3 border-t border-line-2 py-1 sm:grid-cols-[64px_170px_minmax(0,1fr)_140px]"
+            >
+              <b class="figure underline underline-offset-2">{{ pot.code }}</b>
+              <span class="min-w-0">
+                <NuxtLink
+                  v-if="pot.scentId"
+                  :to="`/scents/${pot.scentId}`"
+                  class="block truncate font-semibold hover:underline"
+                  >{{ pot.name }}</NuxtLink
+                >
+                <b v-else class="block">Plain</b>
+                <span class="figure block text-[13px] text-ink-2">
+                  {{ say.number(pot.batter, undefined, 1) }} g<template v-if="pot.scentId"
+                    >, {{ say.number(pot.scent, undefined, 2) }} g
+                    <span :class="pot.off ? 'font-semibold text-warn' : ''"
+                      >{{ say.percent(pot.rate, 1) }}{{ pot.off ? ' ▲' : '' }}</span
+                    ></template
+                  >, {{ say.ratio(pot.ratio) }}</span
+                >
+              </span>
+              <StageRibbon
+                v-if="trial.state !== 'planned'"
+                :stretches="stretches"
+                :colour="colourOf(pot.scentId)"
+                :riced="pot.riced"
+                :height="22"
+                :ticks="false"
+              />
+              <!-- On paper: a column for each look. -->
+              <span v-else class="grid h-8 grid-cols-8 gap-px max-sm:hidden">
+                <i v-for="at in 8" :key="at" class="border border-line" />
+              </span>
+              <span class="max-sm:hidden">{{ says }}</span>
+            </li>
+          </ol>
+          <p v-if="trial.state === 'planned'" class="mt-2 text-sm text-ink-2">
+            For the pad: a column is a look. S smooth, L light, M medium, T thick, W won’t pour, R
+            rices, Z seizes, O loosens; write the minute above, a question mark when unsure.
+          </p>
+        </section>
+        <div class="grid gap-3">
+          <BatterGlass
+            v-if="trial.state === 'planned' && batters.length"
+            :batters="batters"
+            :batch="batch"
+          />
+          <section class="sheet px-4 py-3">
+            <h2 class="text-sm font-semibold text-ink-2">Noses and a photo after</h2>
+            <ul class="mt-1">
+              <li v-for="day in noseDays" :key="day" class="flex gap-3">
+                <b class="figure w-14">day {{ day }}</b>
+                <span class="flex-1">{{ dayText(addDays(document.day, day)) }}</span>
+                <span class="text-ok">{{ trial.sniffed.includes(day) ? 'done' : '' }}</span>
+              </li>
+            </ul>
+            <AppButton
+              v-if="trial.state === 'done'"
+              class="mt-2 print:hidden"
+              :to="`/scents/trials/${id}/colours`"
+              >Look at colours in a photo</AppButton
+            >
+          </section>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
