@@ -15,6 +15,10 @@ const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as {
   name: string
   facts: { pouredOn: string | null; cutOn: string | null }
 }[]
+const scents = (await (await fetch(`${server.url}/api/scents`)).json()) as {
+  id: string
+  document: { name: string }
+}[]
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
 const views: [file: string, path: string, width?: number, height?: number][] = [
@@ -22,7 +26,6 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['formulas', '/formulas'],
   ['formula', `/formulas/${idOf('Hostel Bar')}`, 1280, 840],
   ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
-  ['materials', '/formulas/materials'],
   ['find-a-formula', '/formulas/find', 1280, 1100],
   ['size', `/formulas/${idOf('Hostel Bar')}`],
   ['check-a-recipe', '/formulas/check'],
@@ -34,19 +37,19 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
     900,
   ],
   ['bench', '/bench'],
-  ['bench-tablet', '/bench', 820, 1180],
   ['bench-made', `/bench/${batches.find(({ facts }) => facts.pouredOn && !facts.cutOn)!.id}`],
   ['rack', '/rack'],
   ['rack-room', '/rack'],
   ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
   ['workshop', '/workshop', 1280, 1120],
-  ['two-sides', `/formulas/${idOf('Hostel Bar')}`],
+  ['scents', '/scents'],
+  ['scent', `/scents/${scents.find(({ document }) => document.name === 'White lilac')!.id}`],
+  ['scents-found', '/scents/found'],
 ]
+
 interface Document {
   superfat: number
-  fats: { id: string; share: number }[]
-  scents: { rate: number }[]
 }
 /** Another window changes a formula. */
 async function changeElsewhere(id: string, change: (document: Document) => object) {
@@ -101,22 +104,6 @@ for (const [file, path, width = 1280, height = 800] of views) {
     await page.getByText('Backed up, and every entry checked.').waitFor({ state: 'hidden' })
     await page.evaluate(() => window.scrollTo(0, 0))
   }
-  if (file === 'two-sides') {
-    const superfat = page.getByRole('textbox', { name: 'Superfat', exact: true })
-    await superfat.waitFor()
-    await changeElsewhere(idOf('Hostel Bar'), (document) => ({
-      ...document,
-      fats: document.fats.map((fat) => ({
-        ...fat,
-        share: { olive: 0.4, coconut: 0.28 }[fat.id] ?? fat.share,
-      })),
-      scents: document.scents.map((scent) => ({ ...scent, rate: 0.028 })),
-    }))
-    await superfat.fill('5')
-    await page.getByLabel('Fir & smoke, share of oils').fill('3')
-    await page.getByRole('link', { name: 'See both' }).click()
-    await page.getByRole('heading', { name: /^Two windows changed/ }).waitFor()
-  }
   if (file === 'check-a-recipe') {
     await page.getByRole('button', { name: 'Show me with an example' }).click()
     await page.getByRole('button', { name: 'Read it' }).click()
@@ -135,8 +122,7 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   await quiet(page)
   // The odds are drawn once more when the workshop's settings have come.
-  if (path.startsWith('/formulas/0') && file !== 'two-sides')
-    await page.getByText(/lye left over: .*\d/).waitFor()
+  if (path.startsWith('/formulas/0')) await page.getByText(/lye left over: .*\d/).waitFor()
   await page.screenshot({ path: `docs/screenshots/${file}.png` })
   await page.close()
 }

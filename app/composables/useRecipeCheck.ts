@@ -24,9 +24,10 @@ export function useRecipeCheck() {
   const context = computed<ReadingContext>(() => ({
     library: library.value,
     citricAcid: workshop.settings.citricAcid,
-    scents: formulas.list.flatMap(({ document }) =>
-      document.scents.map(({ id, name }) => ({ id, name: name ?? id })),
-    ),
+    scents: scentNames(
+      formulas.list.flatMap(({ document }) => document.scents),
+      library.value,
+    ).map(({ id, name }) => ({ id, name: name ?? id })),
   }))
   const read = computed(() => readRecipe(pieces.value.join('\n'), context.value))
   /** A line with the answers that were given to it. */

@@ -56,8 +56,8 @@ export function useTypedLine() {
   const said = ref('')
 
   const scents = computed(() => {
-    const known = formulas.list.flatMap((formula) => formula.document.scents)
-    return [...new Map(known.map((scent) => [scent.id, scent])).values()]
+    const named = formulas.list.flatMap((formula) => formula.document.scents)
+    return scentNames(named, library.value)
   })
   const context = computed<ReadingContext>(() => ({
     library: library.value,

@@ -79,6 +79,7 @@ async function start() {
       <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
         {{ batches.problem }}
       </p>
+      <NosesRow />
       <template v-for="list in listed" :key="list.title">
         <h2
           class="flex h-7 shrink-0 items-center justify-between border-t border-line px-4"

@@ -1,5 +1,7 @@
+import type { ScentLine } from '#contracts/formula'
 import type { KnownScent, Scent } from '#contracts/scent'
 import type { CapUse, ScentKind } from '#contracts/trialWords'
+import type { Library } from '#core/materials/library'
 
 /** Words of scents that screens share. */
 export const scentKindNames: Record<ScentKind, string> = {
@@ -43,4 +45,14 @@ export function claimsOf(scent: Scent, known: KnownScent | null): Claim[] {
     says,
     held: known?.judged.find((one) => one.claim === claim)?.held ?? null,
   }))
+}
+
+/** Scents that a typed line may mean: those with a record first, then those that formulas only name. */
+export function scentNames(
+  named: readonly ScentLine[],
+  { scents = new Map() }: Pick<Library, 'scents'>,
+): Pick<ScentLine, 'id' | 'name' | 'maxOfBar'>[] {
+  const records = [...scents.values()].map(({ id, name }) => ({ id, name }))
+  const others = named.filter(({ id }) => !scents.has(id))
+  return [...records, ...new Map(others.map((scent) => [scent.id, scent])).values()]
 }

@@ -23,7 +23,7 @@ export interface OpenSniffing {
 function sniffingOf(db: Db, row: Row): OpenSniffing {
   const noses = db
     .prepare<[string], { nose: string; answers: string }>(
-      'SELECT nose, answers FROM sniffs WHERE sniffing_id = ? ORDER BY at',
+      'SELECT nose, answers FROM sniffs WHERE sniffing_id = ? ORDER BY at, rowid',
     )
     .all(row.id)
   return {

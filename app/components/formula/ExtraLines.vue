@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { AdditiveMoment, FormulaDocument, ScentLine } from '#contracts/formula'
 import { additiveMoments, liquidMoments } from '#contracts/words'
+import type { KnownScent } from '#contracts/scent'
 import { nameOfExtra } from '#core/formula/names'
 import {
   isEstimate,
@@ -12,6 +13,7 @@ import {
 } from '#core/formula/measure'
 import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
 import { momentNames, wayNames } from '~/utils/moments'
+import { findingOf } from '#core/scents/finding'
 import { sumOf } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
 import { inSentence } from '#core/units/language'
@@ -99,7 +101,31 @@ const additiveEntries = (index: number) => [
   ...measureEntries('additives', index),
   removal('additives', index),
 ]
+/** Records that have the name of a line which points to none. */
+const recordsOf = (index: number) => {
+  const { id, name } = document.value.scents[index]!
+  const { scents = new Map() } = library.value
+  if (scents.has(id)) return []
+  const plain = (text: string) => text.trim().toLowerCase()
+  return [...scents.values()].filter((known) => plain(known.name) === plain(name ?? id))
+}
+function join(index: number, known: KnownScent) {
+  const { maxOfBar: _, ...line } = document.value.scents[index]!
+  put(['scents', index], { ...line, id: known.id, name: known.name })
+}
 const scentEntries = (index: number) => [
+  ...recordsOf(index).map((known) => ({
+    says: `Join to its record${known.scent.code ? `, ${known.scent.code}` : ''}`,
+    act: () => join(index, known),
+  })),
+  ...(library.value.scents?.has(document.value.scents[index]!.id)
+    ? [
+        {
+          says: 'What is known of it',
+          act: () => void navigateTo(`/scents/${document.value.scents[index]!.id}`),
+        },
+      ]
+    : []),
   { says: 'Maximum in the finished bar…', act: () => (askMax.value = index) },
   document.value.scents[index]!.moment === 'trace'
     ? { says: 'Add it to the oils', act: () => put(['scents', index, 'moment'], 'oils') }
@@ -204,6 +230,9 @@ function scentAlso(index: number) {
   const scent = document.value.scents[index]!
   const words = scent.moment === 'oils' ? ['in the oils'] : []
   if (scent.maxOfBar != null) words.push(`max ${say.value.percent(scent.maxOfBar, 2)}`)
+  const known = library.value.scents?.get(scent.id)
+  if (known?.tried.length) words.push(findingOf(known, say.value).says)
+  else if (recordsOf(index).length) words.push('has a record: ⋮ joins it')
   return say.value.list(words) || undefined
 }
 </script>

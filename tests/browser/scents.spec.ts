@@ -1,0 +1,231 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, openFormula, test, typeLine } from './fixtures'
+
+/* A trial day as it is walked: planned, at the bench, noses afterwards; and what formulas learn of it. */
+
+/** Takes samples out of the drawer and plans the day with them. */
+async function planDay(page: Page, ...places: string[]) {
+  await page.goto('/scents/trials/new')
+  for (const place of places)
+    await page.getByRole('button', { name: new RegExp(`^${place}:`) }).click()
+  await page.getByRole('button', { name: /^Plan it for/ }).click()
+  await expect(page.getByRole('link', { name: 'Begin the round' })).toBeVisible()
+}
+const weigh = async (page: Page, grams: string) => {
+  await page.getByLabel('Grams that the scale shows').fill(grams)
+  await page.keyboard.press('Enter')
+}
+
+test('a six-pot day at the bench: off-rate, an undo, the network lost and a reload, to the end', async ({
+  page,
+  context,
+}) => {
+  test.slow()
+  await planDay(page, 'C2', 'D6', 'E1', 'E4', 'E6')
+  await page.getByRole('link', { name: 'Begin the round' }).click()
+  await page.getByRole('button', { name: /start the clock/ }).click()
+  // Batter into six pots.
+  for (let pot = 0; pot < 6; pot++) await weigh(page, '60')
+  // The plain one stays as it is; of the scents one dose slips by a decimal point, another is off and kept.
+  await weigh(page, '20.2')
+  await expect(page.getByRole('status').filter({ hasText: 'decimal point' })).toBeVisible()
+  await weigh(page, '2.02')
+  await weigh(page, '2.3')
+  await weigh(page, '2.02')
+  await weigh(page, '2.02')
+  await weigh(page, '2.02')
+  await expect(page.getByRole('button', { name: /As it was/ })).toBeVisible()
+  const tiles = page.locator('button[aria-pressed][aria-label*=":"]')
+  await expect(tiles).toHaveCount(6)
+  await expect(tiles.filter({ hasText: '5.7 %' })).toHaveCount(1)
+
+  // Marked while nobody answers: it stays on this device, through a reload of the page too.
+  await context.setOffline(true)
+  await page.keyboard.press('3')
+  await expect(tiles.filter({ hasText: 'light' })).toHaveCount(1)
+  await context.setOffline(false)
+  await page.reload()
+  await expect(tiles.filter({ hasText: 'light' })).toHaveCount(1)
+  // Taken back with one key.
+  await page.keyboard.press('z')
+  await expect(tiles.filter({ hasText: 'light' })).toHaveCount(0)
+
+  // Not sure, then past pouring: its lid goes on and it leaves the round.
+  await tiles.last().click()
+  await page.keyboard.press('?')
+  await page.keyboard.press('4')
+  await expect(tiles.last()).toContainText('medium ?')
+  await tiles.last().click()
+  await page.keyboard.press('6')
+  await expect(tiles.last()).toContainText('lid on')
+  await expect(page.getByText('5 in the round')).toBeVisible()
+
+  await page.getByRole('button', { name: 'End the round' }).click()
+  await page.getByRole('button', { name: 'End it' }).click()
+  await expect(page.getByRole('link', { name: 'What the trials found' })).toBeVisible()
+})
+
+test('a second tablet sees what the first one marks', async ({ page, context }) => {
+  await planDay(page, 'C2')
+  await page.getByRole('link', { name: 'Begin the round' }).click()
+  await page.getByRole('button', { name: /start the clock/ }).click()
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await expect(other.getByRole('heading', { name: /^Batter into/ })).toBeVisible()
+  await weigh(page, '60')
+  await weigh(page, '61')
+  await expect(other.getByRole('heading', { name: /^White lilac into/ })).toBeVisible()
+})
+
+test('the same from paper, with a minute that was left out', async ({ page }) => {
+  await planDay(page, 'E4')
+  await page.getByRole('link', { name: 'Write up from paper' }).click()
+  await page.getByLabel('Lye met oils at').fill('00:01')
+  const rows = page.getByRole('row')
+  await rows
+    .nth(1)
+    .getByLabel(/^Medium/)
+    .fill('32')
+  await rows
+    .nth(2)
+    .getByLabel(/^Scent of/)
+    .fill('2.02')
+  await rows
+    .nth(2)
+    .getByLabel(/^Medium/)
+    .fill('8')
+  await page.getByRole('button', { name: 'Write it up' }).click()
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'at which minute did its scent go in?' }),
+  ).toBeVisible()
+  await rows
+    .nth(2)
+    .getByLabel(/^Minute at which/)
+    .fill('4')
+  await page.getByRole('button', { name: 'Write it up' }).click()
+  await expect(page.getByText('medium at 8:00')).toBeVisible()
+  await expect(page.getByText('medium at 28:00')).toBeVisible()
+})
+
+test('two noses at the jars of the Shelf, blind to the last; then the names', async ({ page }) => {
+  const heard: string[] = []
+  page.on('response', (response) => {
+    if (response.url().includes('/api/sniffing'))
+      void response.text().then(
+        (text) => heard.push(text),
+        () => undefined,
+      )
+  })
+  await page.goto('/')
+  await expect(page.getByText('12 jars want a nose')).toBeVisible()
+  await page.getByRole('link', { name: 'Sniff' }).click()
+  for (const nose of ['Maren', 'Jo']) {
+    await page.getByLabel('Whose nose is next').fill(nose)
+    await page.getByRole('button', { name: 'Begin' }).click()
+    for (let jar = 0; jar < 12; jar++) {
+      await expect(page.getByText(`${nose}: ${jar} of 12`)).toBeVisible()
+      // The plain jar of the demo is KF4: nobody smells anything in it.
+      const plain = await page.getByText('KF4', { exact: true }).count()
+      await page.keyboard.press(plain ? '1' : '3')
+    }
+    if (nose === 'Maren') {
+      await page.getByRole('button', { name: /^Back to/ }).click()
+      await page.reload()
+      await expect(page.getByText('Maren: 11 of 12')).toBeVisible()
+      const plain = await page.getByText('KF4', { exact: true }).count()
+      await page.keyboard.press(plain ? '1' : '3')
+    }
+    await expect(page.locator('main')).not.toContainText(/lilac|Quarry/i)
+    await page.getByRole('button', { name: `${nose} is through` }).click()
+  }
+  expect(heard.join()).not.toMatch(/lilac|quarry|trial/i)
+  await page.getByRole('button', { name: /tell the names/ }).click()
+  const lilac = page.getByRole('row').filter({ hasText: 'White lilac' })
+  await expect(lilac).toContainText('clear')
+  await lilac.getByRole('link').click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('5 min to medium')
+})
+
+test('a racer in a formula changes its remark, its minutes and its water', async ({ page }) => {
+  await openFormula(page, 'Hostel Bar')
+  await expect(page.getByText(/Fir & smoke was past pouring after 7 min/)).toBeVisible()
+  await expect(
+    page.getByText('4 min to medium').or(page.getByText('3 min to medium')),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Raise the water to 2.8 : 1' }).first().click()
+  await expect(page.getByText(/Fir & smoke was past pouring/)).toHaveCount(0)
+  // Typed by its name, a scent is its record: what was found comes with it.
+  await typeLine(page, 'barn lavender 2%')
+  await expect(page.getByText('35 min to medium')).toBeVisible()
+})
+
+test('a colour is picked in a photo by keys, and what is burnt out is refused', async ({
+  page,
+}) => {
+  await page.goto('/scents')
+  await page.goto(
+    await page.evaluate(async () => {
+      const trials = (await (await fetch('/api/trials')).json()) as { id: string }[]
+      return `/scents/trials/${trials[0]!.id}/colours`
+    }),
+  )
+  // Plain soap at the left, a tan sample at the right, burnt out at the top.
+  const photo = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 400
+    canvas.height = 300
+    const draw = canvas.getContext('2d')!
+    for (const [colour, ...at] of [
+      ['#e6dcc2', 0, 0, 200, 300],
+      ['#b08a58', 200, 0, 200, 300],
+      ['#ffffff', 0, 0, 400, 60],
+    ] as [string, number, number, number, number][]) {
+      draw.fillStyle = colour
+      draw.fillRect(...at)
+    }
+    return canvas.toDataURL('image/png').split(',')[1]!
+  })
+  await page
+    .getByLabel(/photo/i)
+    .first()
+    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(photo, 'base64') })
+  const picture = page.getByRole('img', { name: /^The photo/ })
+  const { width, height } = (await picture.boundingBox())!
+  await picture.click({ position: { x: width * 0.75, y: height * 0.6 } })
+  await picture.click({ position: { x: width * 0.25, y: height * 0.08 } })
+  await expect(page.getByRole('alert').filter({ hasText: 'Plain is burnt out' })).toBeVisible()
+  await picture.click({ position: { x: width * 0.25, y: height * 0.6 } })
+  await expect(page.getByText('strong', { exact: true })).toBeVisible()
+  await expect(page.getByText(/Without a card/)).toBeVisible()
+  await page.getByRole('button', { name: 'Keep the two swatches' }).click()
+  await expect(page.getByText(/from plain on day 16/)).toBeVisible()
+})
+
+for (const [name, path] of [
+  ['the drawer', '/scents'],
+  ['what was found', '/scents/found'],
+  ['a plan', '/scents/trials/new'],
+  ['the noses', '/scents/sniffing'],
+] as const)
+  test(`${name}: axe finds nothing, nothing wider than a phone`, async ({ page }) => {
+    await page.goto(path)
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+    await page.setViewportSize({ width: 320, height: 700 })
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(320)
+  })
+
+test.describe('an empty workshop', () => {
+  test.use({ workshop: 'empty' })
+  test('a first bottle is written down in a line, and found', async ({ page }) => {
+    await page.goto('/scents')
+    await page.getByLabel(/^A bottle/).fill('bramble, Dunlin Oils, 10 g 2.40')
+    await page.keyboard.press('Enter')
+    await expect(page.getByText('Bramble · Dunlin Oils')).toBeVisible()
+    await page.getByText('Not tried here').first().click()
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Not tried here')
+    await expect(page.getByText('10 g left of 10 g').first()).toBeVisible()
+  })
+})
