@@ -19,6 +19,7 @@ const studies = {
   cooling: ['Cooling', study('cooling')],
   drying: ['Drying', study('drying')],
   many: ['Many batches', study('many')],
+  scents: ['Scents', study('scents')],
   waiting: ['Waiting', study('waiting')],
   page: ['Pages', study('page')],
   siege: ['Siege', study('siege')],

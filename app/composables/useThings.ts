@@ -36,13 +36,14 @@ export function useThings(gone: () => readonly BatchSummary[]) {
   const materials = useMaterials()
   const moulds = useMoulds()
   const goals = useGoals()
+  const suppliers = useSuppliers()
   const workshop = useWorkshop()
   const { today } = storeToRefs(workshop)
   const answer = useDueAnswers()
   const asked = useBatchDialog()
   const keyHelp = useKeyHelp()
   const view = useRackView()
-  void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load()])
+  void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load(), suppliers.load()])
 
   function toRoom() {
     view.value = 'room'
@@ -105,7 +106,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     })),
   )
   const shelfThings = computed((): Thing[] => {
-    const { fats, liquids, additives } = materials.library
+    const { fats, liquids, additives, scents = new Map() } = materials.library
     const material = (kind: string, one: { id: string; name: string }): Thing => ({
       id: `material ${one.id}`,
       name: one.name,
@@ -116,6 +117,21 @@ export function useThings(gone: () => readonly BatchSummary[]) {
       ...[...fats.values()].map((one) => material('fat', one)),
       ...[...liquids.values()].map((one) => material('liquid', one)),
       ...[...additives.values()].map((one) => material('extra or colour', one)),
+      ...[...scents.values()].map(({ id, name, scent, tried }) => ({
+        id: `scent ${id}`,
+        name,
+        also: `scent${scent.code ? `, scratched ${scent.code}` : ''}${tried.length ? ', tried here' : ''}`,
+        verbs: [
+          open(`/scents/${id}`),
+          { ...open(`/scents/trials/new?take=${id}`, 'try'), also: ['trial'] },
+        ],
+      })),
+      ...suppliers.list.map(({ id, document }) => ({
+        id: `supplier ${id}`,
+        name: document.name,
+        also: 'supplier',
+        verbs: [open(`/scents/suppliers/${id}`)],
+      })),
       ...moulds.list.map(({ id, document }) => ({
         id,
         name: document.name,
@@ -147,6 +163,9 @@ export function useThings(gone: () => readonly BatchSummary[]) {
       router.push(`/formulas/${await formulas.create()}`),
     ),
     ...stations.map(({ name, path, key }) => page(name, `station, g ${key}`, path)),
+    page('Plan a trial day', 'scents stirred into pots of one batter', '/scents/trials/new'),
+    page('Sniff', 'noses at the jars, blind', '/scents/sniffing'),
+    page('What the trials found', 'every scent on one clock, slow to fast', '/scents/found'),
     page('Check a recipe', 'paste fats, lye and water', '/formulas/check'),
     page('Materials', 'fats, liquids, extras and their values', '/formulas/materials'),
     page('Find a formula', 'the best blend of fats you have', '/formulas/find'),

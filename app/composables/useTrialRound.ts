@@ -181,9 +181,9 @@ export function useTrialRound(trial: WholeTrial) {
       keeper.tell({ kind: 'lidded', pot: place, on: true }, at)
   }
   /** A pot is told with a scent: its weight, and its own clock begins. */
-  function scentIn(place: number, grams: number) {
+  function scentIn(place: number, grams: number, typed: boolean) {
     const at = workshop.clock()
-    keeper.tell({ kind: 'weighed', pot: place, what: 'scent', grams, typed: true }, at)
+    keeper.tell({ kind: 'weighed', pot: place, what: 'scent', grams, typed }, at)
     // One whose clock runs is only put right.
     if (round.value.pots[place]!.zero === null) keeper.tell({ kind: 'zeroed', pot: place }, at)
   }

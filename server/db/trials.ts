@@ -1,7 +1,9 @@
 import {
   trialEventSchema,
+  trialSchema,
   type PotFound,
   type ToldTrialEvent,
+  type Trial,
   type TrialEvent,
   type TrialSummary,
   type WholeTrial,
@@ -12,6 +14,10 @@ import { trials } from './documents'
 
 interface Row {
   id: string
+  revision: number
+  document: string
+  changed_at: string
+  changed_by: string
   state: TrialSummary['state']
   found: string
   sniffed: string
@@ -30,25 +36,36 @@ export const trialEventsAfter = (db: Db, trialId: string, seq = 0): ToldTrialEve
     .all(trialId, seq)
     .map(({ seq: number, payload }) => ({ ...(JSON.parse(payload) as TrialEvent), seq: number }))
 
+/** Plans as they were parsed, by their text: a list of years of them is asked for again and again. */
+const parsed = new Map<string, Trial>()
+const mostParsed = 1000
+function planOf(text: string): Trial {
+  const known = parsed.get(text)
+  if (known) return known
+  if (parsed.size >= mostParsed) parsed.clear()
+  const plan = trialSchema.parse(JSON.parse(text))
+  parsed.set(text, plan)
+  return plan
+}
+
 /** Every trial day that is not deleted with what its pots showed, the last day first. */
 export function listTrials(db: Db): TrialSummary[] {
-  const rows = new Map(
-    db
-      .prepare<[], Row>('SELECT id, state, found, sniffed FROM trials WHERE deleted_at IS NULL')
-      .all()
-      .map((row) => [row.id, row]),
-  )
-  return trials
-    .list(db)
-    .map((stored) => {
-      const { state, found, sniffed } = rows.get(stored.id)!
-      return {
-        ...stored,
-        state,
-        found: JSON.parse(found) as PotFound[],
-        sniffed: JSON.parse(sniffed) as number[],
-      }
-    })
+  return db
+    .prepare<[], Row>(
+      `SELECT id, revision, document, changed_at, changed_by, state, found, sniffed FROM trials
+       WHERE deleted_at IS NULL`,
+    )
+    .all()
+    .map((row) => ({
+      id: row.id,
+      revision: row.revision,
+      changedAt: row.changed_at,
+      changedBy: row.changed_by,
+      document: planOf(row.document),
+      state: row.state,
+      found: JSON.parse(row.found) as PotFound[],
+      sniffed: JSON.parse(row.sniffed) as number[],
+    }))
     .sort(
       (a, b) =>
         b.document.day.localeCompare(a.document.day) || b.document.number - a.document.number,

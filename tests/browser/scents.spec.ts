@@ -78,6 +78,31 @@ test('a second tablet sees what the first one marks', async ({ page, context }) 
   await expect(other.getByRole('heading', { name: /^White lilac into/ })).toBeVisible()
 })
 
+test('the stand-in scale weighs, and the pot keeps what it showed once it stood still', async ({
+  page,
+}) => {
+  await planDay(page, 'C2')
+  await page.getByRole('link', { name: 'Begin the round' }).click()
+  await page.getByRole('button', { name: /start the clock/ }).click()
+  await weigh(page, '60')
+  await weigh(page, '60')
+  await page.getByRole('button', { name: 'Try it with a stand-in scale' }).click()
+  await page.getByRole('button', { name: 'The last drops' }).click()
+  await expect(page.getByText(/^Right: 2\.02 g/)).toBeVisible()
+  await page.getByRole('button', { name: /clock starts/ }).click()
+  await expect(page.getByRole('button', { name: /As it was/ })).toBeVisible()
+  const told = await page.evaluate(async () => {
+    const id = location.pathname.split('/')[3]!
+    const trial = (await (await fetch(`/api/trials/${id}`)).json()) as {
+      events: { kind: string; what?: string; typed?: boolean; grams?: number }[]
+    }
+    return trial.events.find(({ what }) => what === 'scent')!
+  })
+  expect(told.typed).toBe(false)
+  // A kitchen scale wanders a little: what is kept is what it showed, inside the band.
+  expect(Math.abs(told.grams! - 2.02)).toBeLessThanOrEqual(0.085)
+})
+
 test('the same from paper, with a minute that was left out', async ({ page }) => {
   await planDay(page, 'E4')
   await page.getByRole('link', { name: 'Write up from paper' }).click()

@@ -8,6 +8,19 @@ const { trial } = defineProps<{ trial: WholeTrial }>()
 const round = useTrialRound(trial)
 const { document, keeper, clock, pots, going, running } = round
 const { say } = storeToRefs(useWorkshop())
+/** The scale of the bench, where there is one; its stand-in weighs to what this day's scale shows. */
+const devices = useDevices(
+  trial.id,
+  () => ({
+    at: new Date(useWorkshop().clock()).toISOString(),
+    speed: 1,
+    roomC: document.roomC,
+    resolution: document.scale,
+    most: 5000,
+    seed: document.number,
+  }),
+  false,
+)
 const router = useRouter()
 const trials = useTrials()
 
@@ -150,7 +163,14 @@ const status = computed(() =>
         </button>
       </div>
       <RoundLook v-if="view === 'look'" :round="round" @note="noteOf = $event" />
-      <RoundWeigh v-else :key="view" :round="round" :what="view" @look="asked = 'look'" />
+      <RoundWeigh
+        v-else
+        :key="view"
+        :round="round"
+        :what="view"
+        :devices="devices"
+        @look="asked = 'look'"
+      />
     </template>
     <AppDialog
       v-if="noteOf !== undefined"

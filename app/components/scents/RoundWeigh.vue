@@ -2,10 +2,15 @@
 import { readNumber } from '#core/units/readNumber'
 import { isOff, rateOf } from '#core/trials/dose'
 import { clockText } from '#core/scents/finding'
+import type { Devices } from '~/composables/useDevices'
 import type { BenchPot, TrialRound } from '~/composables/useTrialRound'
 
 /** Batter, then scent, weighed into each pot: typed as the scale shows it. With its scent a pot's own clock begins. */
-const { round, what } = defineProps<{ round: TrialRound; what: 'batter' | 'scent' }>()
+const { round, what, devices } = defineProps<{
+  round: TrialRound
+  what: 'batter' | 'scent'
+  devices: Devices
+}>()
 const emit = defineEmits<{ look: [] }>()
 const { say } = storeToRefs(useWorkshop())
 const scents = useScents()
@@ -23,9 +28,43 @@ const following = computed(() => pots.value.find((one) => one.place > place.valu
 const target = computed(() => (what === 'batter' ? plan.value.grams : pot.value.dose))
 const typed = ref('')
 watch([place, () => what], () => (typed.value = ''))
-const grams = computed(() => readNumber(typed.value))
+/** What the scale showed when it was set to nothing; each pot begins there. */
+const tare = ref(0)
+const shown = computed(() => devices.now.value.scale)
+const live = computed(() => (shown.value === null ? null : Math.max(0, shown.value - tare.value)))
+/** What still pours is no weight yet. */
+const moving = computed(
+  () =>
+    typed.value.trim() === '' && live.value !== null && devices.heard.value.scale?.stable === false,
+)
+const setToZero = () => (tare.value = shown.value ?? 0)
+// A scale that begins to speak begins from what stands on it.
+watch(
+  shown,
+  (now, before) => {
+    if (now !== null && (before === null || before === undefined)) setToZero()
+  },
+  { immediate: true },
+)
+const standIn = computed(() => devices.sources.value.scale.kind === 'stand-in')
+const useStandIn = () => void devices.choose('scale', { kind: 'stand-in' })
+/** The stand-in's own hand: most of it, the last drops, too much. */
+function pour(part: number) {
+  const wanted = target.value * part - (live.value ?? 0)
+  if (wanted > 0)
+    void devices.act({ act: 'pour', grams: wanted, perSecond: Math.max(0.1, target.value / 3) })
+}
+/** What is typed counts; where nothing is, what the scale shows. */
+const grams = computed(() =>
+  typed.value.trim() === '' && live.value !== null
+    ? Math.round(live.value / document.scale) * document.scale
+    : readNumber(typed.value),
+)
 const known = computed(
-  () => typed.value.trim() !== '' && !Number.isNaN(grams.value) && grams.value > 0,
+  () =>
+    (typed.value.trim() !== '' || live.value !== null) &&
+    !Number.isNaN(grams.value) &&
+    grams.value > 0,
 )
 const batter = computed(() => pot.value.state.batter ?? plan.value.grams)
 const rate = computed(() =>
@@ -57,18 +96,19 @@ function keep() {
     chosen.value = following.value?.place ?? null
     return
   }
-  if (!known.value || absurd.value) return
+  if (!known.value || absurd.value || moving.value) return
   if (what === 'batter')
     keeper.tell({
       kind: 'weighed',
       pot: place.value,
       what: 'batter',
       grams: grams.value,
-      typed: true,
+      typed: typed.value.trim() !== '',
     })
-  else round.scentIn(place.value, grams.value)
+  else round.scentIn(place.value, grams.value, typed.value.trim() !== '')
   typed.value = ''
   chosen.value = null
+  setToZero()
 }
 /** The weight as it was wanted, for scales that hit it. */
 function asPlanned() {
@@ -169,7 +209,7 @@ const weighed = computed(() =>
               inputmode="decimal"
               autocomplete="off"
               class="figure w-[6.2ch] border-b-2 border-line-3 bg-transparent text-[64px] leading-none font-bold text-ink outline-none focus:border-[#f2ead6] sm:text-[120px]"
-              :placeholder="figure(target)"
+              :placeholder="figure(live ?? target)"
             />
             <span class="text-[36px] text-ink-2">g</span>
           </span>
@@ -214,13 +254,44 @@ const weighed = computed(() =>
               : `${say.percent(rate, 2)} of its oils, wanted ${say.percent(plan.rate, 2)}`
           }}
         </p>
-        <button
-          type="button"
-          class="mt-3 min-h-11 border border-line-3 px-4 font-semibold"
-          @click="asPlanned"
-        >
-          As wanted: {{ figure(target) }} g
-        </button>
+        <div class="mt-3 flex flex-wrap items-center gap-2">
+          <button
+            type="button"
+            class="min-h-11 border border-line-3 px-4 font-semibold"
+            @click="asPlanned"
+          >
+            As wanted: {{ figure(target) }} g
+          </button>
+          <template v-if="live !== null">
+            <span class="text-ink-2">the scale shows {{ figure(live) }} g</span>
+            <button
+              type="button"
+              class="min-h-11 border border-line-3 px-4 font-semibold"
+              @click="setToZero"
+            >
+              Tare
+            </button>
+          </template>
+          <template v-if="standIn">
+            <button type="button" class="min-h-11 border border-line-3 px-4" @click="pour(0.9)">
+              Pour to just short
+            </button>
+            <button type="button" class="min-h-11 border border-line-3 px-4" @click="pour(1)">
+              The last drops
+            </button>
+            <button type="button" class="min-h-11 border border-line-3 px-4" @click="pour(1.12)">
+              Too much
+            </button>
+          </template>
+          <button
+            v-else-if="live === null"
+            type="button"
+            class="min-h-11 px-2 underline"
+            @click="useStandIn"
+          >
+            Try it with a stand-in scale
+          </button>
+        </div>
       </template>
       <div class="mt-4 grid grid-cols-[1fr_2fr] gap-3">
         <button
@@ -236,10 +307,13 @@ const weighed = computed(() =>
           type="submit"
           class="chamfer min-h-20 text-[20px] font-bold"
           :class="
-            plain || (known && !absurd) ? 'bg-[#f2ead6] text-[#182022]' : 'bg-[#3a4648] text-ink-2'
+            plain || (known && !absurd && !moving)
+              ? 'bg-[#f2ead6] text-[#182022]'
+              : 'bg-[#3a4648] text-ink-2'
           "
         >
           <template v-if="plain">Next pot</template>
+          <template v-else-if="moving">The scale still moves</template>
           <template v-else-if="what === 'batter'">Keep it, next pot</template>
           <template v-else-if="pot.state.zero !== null"
             >Put {{ plan.code }}’s weight right</template
