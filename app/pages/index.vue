@@ -65,21 +65,23 @@ async function start() {
         <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
         <CalendarCard />
       </div>
-      <label v-if="isMany" class="field mx-4 mb-2 flex h-9 items-center gap-2">
-        <Search :size="16" class="shrink-0 text-ink-3" aria-hidden="true" />
-        <input
-          ref="search"
-          v-model="find"
-          type="search"
-          class="w-full min-w-0 bg-transparent outline-none"
-          placeholder="Find what is due: weigh, turn, a name"
-          aria-label="Find what is due"
-        />
-      </label>
+      <div class="mx-4 flex flex-wrap items-center gap-2 not-empty:mb-2">
+        <label v-if="isMany" class="field flex h-9 min-w-48 flex-1 items-center gap-2">
+          <Search :size="16" class="shrink-0 text-ink-3" aria-hidden="true" />
+          <input
+            ref="search"
+            v-model="find"
+            type="search"
+            class="w-full min-w-0 bg-transparent outline-none"
+            placeholder="Find what is due: weigh, turn, a name"
+            aria-label="Find what is due"
+          />
+        </label>
+        <NosesRow />
+      </div>
       <p v-if="batches.problem" role="alert" class="px-4 pb-3 font-semibold text-stop">
         {{ batches.problem }}
       </p>
-      <NosesRow />
       <template v-for="list in listed" :key="list.title">
         <h2
           class="flex h-7 shrink-0 items-center justify-between border-t border-line px-4"

@@ -231,7 +231,7 @@ function scentAlso(index: number) {
   const words = scent.moment === 'oils' ? ['in the oils'] : []
   if (scent.maxOfBar != null) words.push(`max ${say.value.percent(scent.maxOfBar, 2)}`)
   const known = library.value.scents?.get(scent.id)
-  if (known?.tried.length) words.push(findingOf(known, say.value).says)
+  if (known?.tried.length) words.unshift(findingOf(known, say.value).says)
   else if (recordsOf(index).length) words.push('has a record: ⋮ joins it')
   return say.value.list(words) || undefined
 }
