@@ -78,5 +78,5 @@ export function useScentMaker() {
       return false
     }
   }
-  return { blank, supplierId, writeDown, freeCode, freePlace }
+  return { blank, supplierId, writeDown }
 }

@@ -29,7 +29,7 @@ export interface ScentRow {
 const plainSoap = '#e7dcc0'
 
 /** The look that tells most of what a pot did. */
-export function lookOf(pot: TriedPot | null): PotLook {
+function lookOf(pot: TriedPot | null): PotLook {
   if (!pot) return 'emulsion'
   if (pot.seized !== null) return 'seizes'
   if (pot.riced) return 'rices'
@@ -61,6 +61,10 @@ export function useScentRows(use: MaybeRefOrGetter<CapUse> = 'wash') {
         trials.list.map(({ id, found }) => [id, found.filter(({ scentId }) => scentId === null)]),
       ),
   )
+  /** Minutes to medium of the plain pot that stood beside one, of the same water; null where none did. */
+  const plainMinuteOf = (pot: TriedPot | null): number | null =>
+    (pot && plainOf.value.get(pot.trialId)?.find(({ ratio }) => ratio === pot.ratio))?.stages.medium
+      ?.minutes ?? null
   /** What a bar of the house's batter comes to, dry, per gram of oils. */
   const barPerOils = computed(() => {
     const last = trials.list[0]?.document.formula
@@ -106,7 +110,7 @@ export function useScentRows(use: MaybeRefOrGetter<CapUse> = 'wash') {
     byId,
     potsOf,
     plainOf,
-    supplierOf,
+    plainMinuteOf,
     barPerOils,
     mostOf,
     learnedOn,

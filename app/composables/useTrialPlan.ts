@@ -12,7 +12,7 @@ import {
   trialBatters,
   type Foretold,
 } from '#core/trials/plan'
-import { isDrying, standingOf } from '#core/rack/standing'
+import { standingOf } from '#core/rack/standing'
 import { z } from 'zod'
 
 /** What a trial day is planned with, before it is one: kept on this device until it is. */
@@ -99,8 +99,7 @@ export function useTrialPlan() {
     batches.list.filter(
       (batch) =>
         batch.formulaId === draft.value.formulaId &&
-        standingOf(batch, workshop.today).stage === 'planned' &&
-        !isDrying(standingOf(batch, workshop.today)),
+        standingOf(batch, workshop.today).stage === 'planned',
     ),
   )
   const ownRatio = computed(() =>
@@ -205,7 +204,6 @@ export function useTrialPlan() {
             formula: formula.value,
             grams: draft.value.grams,
             keptC: draft.value.keptC,
-            roomC: 19,
           },
           materials.library,
         )

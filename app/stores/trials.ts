@@ -1,6 +1,6 @@
 import type { Stored } from '#contracts/document'
-import type { TriedPot } from '#contracts/scent'
 import type { Trial, TrialSummary } from '#contracts/trial'
+import { triedPotsOf } from '#core/trials/found'
 import { defineStore } from 'pinia'
 
 /** Trial days with what their pots showed, the last day first. */
@@ -21,17 +21,7 @@ export const useTrials = defineStore('trials', () => {
     }
   }
   /** Every pot of every day. */
-  const pots = computed(() =>
-    list.value.flatMap(({ id, document, found }): TriedPot[] =>
-      found.map((pot) => ({
-        ...pot,
-        trialId: id,
-        day: document.day,
-        formula: document.formula.name,
-        formulaId: document.formulaId,
-      })),
-    ),
-  )
+  const pots = computed(() => triedPotsOf(list.value))
 
   /** Keeps a plan: revision 0 for a new one. Throws an ApiError. */
   async function save(id: string, revision: number, document: Trial) {

@@ -1,5 +1,6 @@
 import type { KnownScent } from '#contracts/scent'
 import { median } from '../statistics/quantile'
+import { sameWater } from './effect'
 
 /** What a scent did at one water, the middle of its pots: minutes to medium and to past pouring; null where it never got there. */
 export interface AtWater {
@@ -8,9 +9,6 @@ export interface AtWater {
   medium: number | null
   stiff: number | null
 }
-
-/** Water : lye within which two pots are of the same water. */
-const same = 0.1
 
 const middle = (minutes: (number | null)[]): number | null => {
   const seen = minutes.filter((one) => one !== null)
@@ -30,7 +28,7 @@ export function byWater({
   const waters: { ratio: number; pots: Pick<KnownScent['tried'][number], 'medium' | 'stiff'>[] }[] =
     []
   for (const pot of [...tried].sort((a, b) => a.ratio - b.ratio)) {
-    const here = waters.find(({ ratio }) => Math.abs(ratio - pot.ratio) <= same)
+    const here = waters.find(({ ratio }) => Math.abs(ratio - pot.ratio) <= sameWater)
     if (here) here.pots.push(pot)
     else waters.push({ ratio: pot.ratio, pots: [pot] })
   }

@@ -1,4 +1,5 @@
 import type { Claims, Effect, Judged, StrengthOn } from '#contracts/scent'
+import type { PaceWord } from '#contracts/trialWords'
 import { faint } from './noses'
 
 /** What was found of it here. */
@@ -13,6 +14,14 @@ export interface Found {
 const hasty = 0.75
 /** Part of it above which one slows. */
 const slow = 1.1
+/**
+ * From when to when a pot is medium, in minutes, if its supplier's word is right: slower than is said does no harm.
+ * @param plain minutes to medium of plain batter
+ * @example promisedMinutes('behaves', 32) // { from: 24, to: Infinity }
+ */
+export const promisedMinutes = (pace: PaceWord, plain: number): { from: number; to: number } =>
+  pace === 'hurries' ? { from: 0, to: plain * hasty } : { from: plain * hasty, to: Infinity }
+
 /** CIEDE2000 from plain from which a bar is no longer pale. */
 const visible = 5
 /** Day by which one that keeps must still be more than weak. */

@@ -19,7 +19,7 @@ const readingSd = 0.25
 /** A mark that somebody was not sure of, and a trial at another water, say half as much. */
 const doubtful = 2
 /** Water : lye within which two batters count as the same water. */
-const sameWater = 0.1
+export const sameWater = 0.1
 /** Bounds of how far an effect follows the rate. */
 const [leastScale, mostScale] = [0.3, 1.5]
 /** Points of the grid, and how far it reaches, where something is known only to be longer. */

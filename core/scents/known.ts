@@ -4,12 +4,12 @@ import type { CapUse } from '#contracts/trialWords'
 import { sum, sumOf } from '../statistics/sum'
 import { capOfBlend } from './caps'
 import { judgedClaims } from './claims'
-import { effectFrom, effectOf } from './effect'
+import { effectFrom, effectOf, sameWater } from './effect'
 import { strengthByDay } from './noses'
 
 /** The water that most pots were tried at, and those tried at it. */
 function usualWater(readings: readonly Reading[]): readonly Reading[] {
-  const near = (ratio: number) => readings.filter((one) => Math.abs(one.ratio - ratio) <= 0.1)
+  const near = (ratio: number) => readings.filter((one) => Math.abs(one.ratio - ratio) <= sameWater)
   return readings
     .map(({ ratio }) => near(ratio))
     .reduce((most, one) => (one.length > most.length ? one : most), [])

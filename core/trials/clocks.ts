@@ -27,6 +27,8 @@ const order: Record<TrialStage, number> = {
   thick: 3,
   'too-far': 4,
 }
+/** The stages of a pot in their order. */
+export const stagesInOrder = Object.keys(order) as TrialStage[]
 const isStage = (saw: Mark['saw']): saw is TrialStage => saw in order
 /** A pot that seizes is past pouring at once. */
 const stageOf = (saw: Mark['saw']): number | null =>
@@ -53,7 +55,7 @@ export function stagesOf(
   for (const { minutes, saw, unsure = false } of sorted.slice(loosened + 1)) {
     const to = stageOf(saw)
     if (to === null || minutes < zero) continue
-    for (const stage of Object.keys(order) as TrialStage[])
+    for (const stage of stagesInOrder)
       if (order[stage] <= to) reached[stage] ??= { minutes: minutes - zero, unsure }
   }
   return reached

@@ -280,10 +280,10 @@ describe('a planned day', () => {
         fill: 1,
       },
     }
-    const cold = potGel({ formula: loaf, grams: 60, keptC: null, roomC: 19 }, library)
+    const cold = potGel({ formula: loaf, grams: 60, keptC: null }, library)
     expect(cold.loaf.verdict).toBe('gels')
     expect(cold.same).toBe(false)
-    expect(potGel({ formula: loaf, grams: 60, keptC: 80, roomC: 19 }, library).same).toBe(true)
+    expect(potGel({ formula: loaf, grams: 60, keptC: 80 }, library).same).toBe(true)
   })
 })
 

@@ -1,4 +1,5 @@
 import type { PotFound, Sniff, Trial, TrialEvent, TrialSummary } from '#contracts/trial'
+import type { TriedPot } from '#contracts/scent'
 import { standingEvents } from '../units/standingEvents'
 import { differenceOf } from '../scents/colour'
 import { controlZero, ricedOf, stagesOf, type Mark, type RoundPot } from './clocks'
@@ -47,7 +48,7 @@ export function roundOf(
   const beganAt = began ? Date.parse(began.at) : null
   const minutesAt = (at: string | number) =>
     beganAt === null ? 0 : ((typeof at === 'string' ? Date.parse(at) : at) - beganAt) / minute
-  const last = ended ? minutesAt(ended.at) : Math.min(minutesAt(now), Infinity)
+  const last = minutesAt(ended ? ended.at : now)
   const lastWord = Math.max(0, ...holds.filter(isOfRound).map(({ at }) => minutesAt(at)))
   return {
     beganAt,
@@ -97,7 +98,10 @@ export function foundIn(trial: Trial, events: readonly TrialEvent[]): PotFound[]
   const round = roundOf(trial, events)
   const holds = standingEvents(events)
   // A pot whose scent nobody stirred in tells nothing, and is no plain one either.
-  const told = round.pots.filter((pot, at) => trial.pots[at]!.scentId === null || pot.zero !== null)
+  const places = trial.pots.flatMap(({ scentId }, at) =>
+    scentId === null || round.pots[at]!.zero !== null ? [at] : [],
+  )
+  const told = places.map((at) => round.pots[at]!)
   return trial.pots.map((plan, at) => {
     const pot = round.pots[at]!
     const batter = pot.batter ?? plan.grams
@@ -108,7 +112,9 @@ export function foundIn(trial: Trial, events: readonly TrialEvent[]): PotFound[]
     const began = plain ? told.length > 0 && round.beganAt !== null : pot.zero !== null
     const wanted = { oilShare: plan.oilShare, rate: plain ? 0 : plan.rate, step: trial.scale }
     const seized = pot.marks.find(({ saw }) => saw === 'seizes')
-    const same = told.filter((one) => waterOf(trial, round, one) === plan.ratio)
+    const same = places
+      .filter((place) => trial.pots[place]!.ratio === plan.ratio)
+      .map((place) => round.pots[place]!)
     return {
       pot: at,
       code: plan.code,
@@ -156,8 +162,14 @@ export function foundIn(trial: Trial, events: readonly TrialEvent[]): PotFound[]
   })
 }
 
-const waterOf = (trial: Trial, round: Round, pot: RoundOf): number | undefined =>
-  trial.pots[round.pots.indexOf(pot)]?.ratio
+/**
+ * Every pot of some trial days, each with the day it was tried on.
+ * @example triedPotsOf([]) // []
+ */
+export const triedPotsOf = (trials: readonly TrialSummary[]): TriedPot[] =>
+  trials.flatMap(({ id, document: { day, formula, formulaId }, found }) =>
+    found.map((pot) => ({ ...pot, trialId: id, day, formula: formula.name, formulaId })),
+  )
 
 /**
  * How far a trial is, and on which days noses were here.

@@ -1,5 +1,6 @@
 import type { NewTrialEvent, Trial, TrialEvent } from '#contracts/trial'
 import type { TrialStage } from '#contracts/trialWords'
+import { stagesInOrder } from './clocks'
 
 /** One line of the pad: grams, the minute its scent went in, and minutes by its own clock; null where nothing stands. */
 export interface PadLine {
@@ -18,7 +19,8 @@ export interface PadFault {
   says: string
 }
 
-const order = ['light', 'medium', 'thick', 'too-far'] as const
+/** What stands on a pad: everything is smooth at first. */
+const written = stagesInOrder.slice(1)
 
 /**
  * What does not go together on a pad.
@@ -31,7 +33,7 @@ export function padFaults(
 ): PadFault[] {
   return lines.flatMap((line, at): PadFault[] => {
     const { code, scentId } = pots[at]!
-    const seen = order.flatMap((stage) => line.stages[stage] ?? [])
+    const seen = written.flatMap((stage) => line.stages[stage] ?? [])
     const says = (text: string): PadFault[] => [{ line: at, says: `${code}: ${text}` }]
     if (scentId !== null && line.zero === null && (seen.length || line.riced !== null))
       return says('at which minute did its scent go in?')
@@ -69,7 +71,7 @@ export function eventsFromPad(
       tell(zero + line.riced, { kind: 'marked', pot, saw: 'rices', unsure: false })
     if (line.smooth !== null)
       tell(zero + line.smooth, { kind: 'marked', pot, saw: 'smooth-again', unsure: false })
-    for (const stage of order) {
+    for (const stage of written) {
       const minute = line.stages[stage]
       if (minute == null) continue
       tell(zero + minute, { kind: 'marked', pot, saw: stage, unsure: false })

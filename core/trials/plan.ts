@@ -9,7 +9,7 @@ import { byBlender } from '../formula/method'
 import { toProportions } from '../formula/sizing'
 import { gelForecast, type GelForecast } from '../heat/gel'
 import type { Library } from '../materials/library'
-import { effectOf } from '../scents/effect'
+import { effectOf, sameWater } from '../scents/effect'
 import { median } from '../statistics/quantile'
 import { sumOf } from '../statistics/sum'
 import { batterFor } from './dose'
@@ -127,7 +127,7 @@ export function plainMinutes(
   const seen = earlier
     .filter(({ document }) => formulaId !== null && document.formulaId === formulaId)
     .flatMap(({ found }) => found)
-    .filter((pot) => pot.scentId === null && Math.abs(pot.ratio - ratio) <= 0.1)
+    .filter((pot) => pot.scentId === null && Math.abs(pot.ratio - ratio) <= sameWater)
     .flatMap(({ stages }) => stages.medium?.minutes ?? [])
   if (seen.length) {
     const at = median(seen)
@@ -204,14 +204,10 @@ export interface PotGel {
  * Whether small pots gel as the loaf of the formula does: they lose their heat in minutes, and colours then differ.
  * @param grams of batter in a pot
  * @param keptC °C that the pots are kept at; null for the room
- * @example potGel({ formula: example, grams: 60, keptC: null, roomC: 19 }, shipped).pot.verdict // 'stays'
+ * @example potGel({ formula: example, grams: 60, keptC: null }, shipped).pot.verdict // 'stays'
  */
 export function potGel(
-  {
-    formula,
-    grams,
-    keptC,
-  }: { formula: FormulaDocument; grams: number; keptC: number | null; roomC: number },
+  { formula, grams, keptC }: { formula: FormulaDocument; grams: number; keptC: number | null },
   library: Library,
 ): PotGel {
   const loafResult = computeFormula(formula, library)

@@ -1,5 +1,6 @@
 import type { Reached } from '#contracts/trial'
 import type { TrialStage } from '#contracts/trialWords'
+import { stagesInOrder } from './clocks'
 
 /** A stretch of a pot's own time in which it was at one stage. */
 export interface Stretch {
@@ -8,7 +9,6 @@ export interface Stretch {
   to: number
 }
 
-const order: TrialStage[] = ['emulsion', 'light', 'medium', 'thick', 'too-far']
 /** Minutes that a pot is drawn on past pouring, where nobody watches it any more. */
 const tail = 1.1
 
@@ -24,7 +24,7 @@ export function stretchesOf(
   stages: Partial<Record<TrialStage, Reached>>,
   watched: number,
 ): Stretch[] {
-  const reached = order.flatMap((stage) => {
+  const reached = stagesInOrder.flatMap((stage) => {
     const at = stage === 'emulsion' ? 0 : stages[stage]?.minutes
     return at === undefined ? [] : [{ stage, at }]
   })

@@ -1,5 +1,6 @@
-import type { KnownScent, TriedPot } from '#contracts/scent'
+import type { KnownScent } from '#contracts/scent'
 import { knownScents } from '#core/scents/known'
+import { triedPotsOf } from '#core/trials/found'
 import { scents } from './documents'
 import type { Db } from './connection'
 import { epochOf } from './epoch'
@@ -19,21 +20,10 @@ const stateOf = (db: Db): string =>
     .pluck()
     .get()}`
 
-/** Every pot of every trial day. */
-export const triedPots = (db: Db): TriedPot[] =>
-  listTrials(db).flatMap(({ id, document, found }) =>
-    found.map((pot) => ({
-      ...pot,
-      trialId: id,
-      day: document.day,
-      formula: document.formula.name,
-      formulaId: document.formulaId,
-    })),
-  )
-
 /** What is known of the scents of the workshop, by id: what their sheets say, and what was found here. */
 export function knownOf(db: Db): Map<string, KnownScent> {
   const state = stateOf(db)
-  if (last?.state !== state) last = { state, known: knownScents(scents.list(db), triedPots(db)) }
+  if (last?.state !== state)
+    last = { state, known: knownScents(scents.list(db), triedPotsOf(listTrials(db))) }
   return last.known
 }

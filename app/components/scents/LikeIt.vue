@@ -53,10 +53,7 @@ const says = (one: ScentRow) =>
         :class="one.id === row.id ? 'bg-act-ground' : ''"
       >
         <i v-if="one.id === row.id" class="absolute inset-y-0 left-0 w-1 bg-act" />
-        <svg viewBox="12 12 76 76" class="size-9 shrink-0" aria-hidden="true">
-          <circle cx="50" cy="50" r="37" fill="#182022" />
-          <PotFace :look="one.look" :colour="one.batter" :radius="34" />
-        </svg>
+        <PotPicture class="size-9" :look="one.look" :colour="one.batter" />
         <span class="min-w-0 flex-1 leading-[18px]">
           <NuxtLink :to="`/scents/${one.id}`" class="block truncate font-bold hover:underline">{{
             one.scent.name

@@ -53,10 +53,7 @@ const ribbons = computed(() =>
   <div>
     <ol class="flex flex-wrap gap-x-6 gap-y-2">
       <li v-for="mark in marks" :key="mark.look" class="flex items-center gap-2">
-        <svg viewBox="12 12 76 76" class="size-[58px]" aria-hidden="true">
-          <circle cx="50" cy="50" r="37" fill="#182022" />
-          <PotFace :look="mark.look" :colour="batter" :radius="34" />
-        </svg>
+        <PotPicture class="size-[58px]" :look="mark.look" :colour="batter" />
         <span>
           <b class="figure block text-[18px] leading-5">{{ clockText(mark.minutes) }}</b>
           <span class="text-ink-2">{{ names[mark.look] }}</span>

@@ -254,9 +254,7 @@ async function done() {
       </ul>
       <div class="flex justify-end gap-3">
         <AppButton @click="open = false">Cancel</AppButton>
-        <button type="submit" class="chamfer bg-act px-5 py-2.5 text-[15px] font-[650] text-white">
-          Keep it
-        </button>
+        <AppButton kind="main" type="submit">Keep it</AppButton>
       </div>
     </form>
   </AppDialog>

@@ -10,7 +10,7 @@ const formulas = useFormulas()
 const batches = useBatches()
 const toasts = useToasts()
 const { say, settings } = storeToRefs(useWorkshop())
-const { rows, byId, potsOf, plainOf, barPerOils, load, loaded, problem } = useScentRows()
+const { rows, byId, potsOf, plainMinuteOf, barPerOils, load, loaded, problem } = useScentRows()
 onMounted(() => void Promise.all([load(), formulas.load(), batches.load()]))
 
 const id = computed(() => String(route.params.id))
@@ -19,10 +19,7 @@ const stored = computed(() => scents.list.find((one) => one.id === id.value) ?? 
 const pots = computed(() => potsOf.value.get(id.value) ?? [])
 const first = computed(() => pots.value[0] ?? null)
 useHead({ title: computed(() => `${row.value?.scent.name ?? 'Scent'} · Mantle`) })
-const plain = computed(() => {
-  const beside = first.value && plainOf.value.get(first.value.trialId)
-  return beside?.find(({ ratio }) => ratio === first.value!.ratio)?.stages.medium?.minutes ?? null
-})
+const plain = computed(() => plainMinuteOf(first.value))
 const supplier = computed(
   () => suppliers.list.find((one) => one.id === row.value?.scent.supplierId)?.document ?? null,
 )
@@ -89,10 +86,7 @@ const enough = computed(() => {
     </EmptyState>
     <template v-else-if="row && stored">
       <div class="mb-3 flex flex-wrap items-center gap-4">
-        <svg viewBox="12 12 76 76" class="size-[62px]" aria-hidden="true">
-          <circle cx="50" cy="50" r="37" fill="#182022" />
-          <PotFace :look="row.look" :colour="row.batter" :radius="34" />
-        </svg>
+        <PotPicture class="size-[62px]" :look="row.look" :colour="row.batter" />
         <div class="mr-auto min-w-0">
           <p class="text-ink-2">
             <b class="text-[16px] text-ink">{{ row.scent.name }}</b> ·

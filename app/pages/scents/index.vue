@@ -8,7 +8,7 @@ useHead({ title: 'Scents · Mantle' })
 const workshop = useWorkshop()
 const { say, settings } = storeToRefs(workshop)
 const toasts = useToasts()
-const { rows, plainOf, learnedOn, load, loaded, problem } = useScentRows()
+const { rows, plainMinuteOf, learnedOn, load, loaded, problem } = useScentRows()
 onMounted(() => void load())
 
 /* What is looked for stands in the address: it outlives a reload and can be sent to somebody. */
@@ -114,10 +114,6 @@ const setRate = useDebounceFn(async (rate: number | null) => {
     toasts.show(sentenceOf(error), { bad: true })
   }
 }, 500)
-const plainMinute = ({ pot }: ScentRow) => {
-  const plain = pot && plainOf.value.get(pot.trialId)?.find(({ ratio }) => ratio === pot.ratio)
-  return plain?.stages.medium?.minutes ?? null
-}
 const editing = ref(false)
 const field = 'field !w-auto py-1 font-bold'
 </script>
@@ -211,10 +207,7 @@ const field = 'field !w-auto py-1 font-bold'
             >
               <i v-if="row.id === chosen" class="absolute inset-y-0 left-0 w-1 bg-act" />
               <NuxtLink :to="`/scents/${row.id}`" class="group flex min-w-0 items-center gap-3.5">
-                <svg viewBox="12 12 76 76" class="size-[50px] shrink-0" aria-hidden="true">
-                  <circle cx="50" cy="50" r="37" fill="#182022" />
-                  <PotFace :look="row.look" :colour="row.batter" :radius="34" />
-                </svg>
+                <PotPicture class="size-[50px]" :look="row.look" :colour="row.batter" />
                 <span class="min-w-0">
                   <span class="block truncate text-ink-2">
                     {{ row.scent.name
@@ -230,7 +223,7 @@ const field = 'field !w-auto py-1 font-bold'
                   v-if="row.stretches.length"
                   :stretches="row.stretches"
                   :colour="row.scent.colour"
-                  :plain="plainMinute(row)"
+                  :plain="plainMinuteOf(row.pot)"
                   :riced="row.pot?.riced"
                   :height="26"
                 />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Judged } from '#contracts/scent'
 import type { ScentRow } from '~/composables/useScentRows'
+import { promisedMinutes } from '#core/scents/claims'
 import { claimsOf } from '~/utils/scentWords'
 
 /** A supplier's word, scent by scent, beside what the pots here did. */
@@ -8,7 +9,7 @@ const route = useRoute()
 const suppliers = useSuppliers()
 const scents = useScents()
 const { say } = storeToRefs(useWorkshop())
-const { rows, plainOf, load, loaded, problem } = useScentRows()
+const { rows, plainMinuteOf, load, loaded, problem } = useScentRows()
 onMounted(() => void load())
 
 const id = computed(() => String(route.params.id))
@@ -24,18 +25,13 @@ const judged = computed((): Judged[] => theirs.value.flatMap(({ known }) => know
 const held = computed(() => judged.value.filter((one) => one.held).length)
 const all = computed(() => [...scents.known.values()].flatMap((one) => [...one.judged]))
 
-const plainMinute = (row: ScentRow) =>
-  (row.pot &&
-    plainOf.value.get(row.pot.trialId)?.find(({ ratio }) => ratio === row.pot!.ratio)?.stages.medium
-      ?.minutes) ??
-  null
-/** Where medium falls if their word is right: slower than they say does no harm. */
-const hasty = 0.75
+/** Where medium falls if their word is right, within the hour that is drawn. */
 function promised(row: ScentRow): { from: number; to: number } | null {
-  const plain = plainMinute(row)
+  const plain = plainMinuteOf(row.pot)
   const { pace } = row.scent.claims
   if (!pace || plain === null) return null
-  return pace === 'hurries' ? { from: 0, to: plain * hasty } : { from: plain * hasty, to: 60 }
+  const { from, to } = promisedMinutes(pace, plain)
+  return { from, to: Math.min(60, to) }
 }
 function missed(row: ScentRow): string {
   const band = promised(row)
@@ -147,7 +143,7 @@ const editing = ref(false)
                   class="relative"
                   :stretches="row.stretches"
                   :colour="row.scent.colour"
-                  :plain="plainMinute(row)"
+                  :plain="plainMinuteOf(row.pot)"
                   :riced="row.pot?.riced"
                   :height="24"
                   :ticks="false"

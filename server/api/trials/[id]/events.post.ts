@@ -1,12 +1,14 @@
 import { trialEventsSchema } from '#contracts/trial'
 import { whyNotOfTrial } from '#core/trials/whyNot'
-import { addTrialEvents, getTrial } from '../../../db/trials'
+import { trials } from '../../../db/documents'
+import { addTrialEvents, trialEventsAfter } from '../../../db/trials'
 
 export default route(
   trialEventsSchema,
   ({ db, id, now, body }) => {
-    const trial = getTrial(db, id) ?? refuse(404, 'There is no such trial day; it may be deleted.')
-    const before = [...trial.events]
+    const trial =
+      trials.get(db, id) ?? refuse(404, 'There is no such trial day; it may be deleted.')
+    const before = trialEventsAfter(db, id)
     body.events.forEach((event, place) => {
       if (Date.parse(event.at) > Date.parse(now) + clocksApart)
         refuse(
