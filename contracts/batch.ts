@@ -137,8 +137,8 @@ export interface BatchFacts {
   forecast: { on: string; dryOn: string; from: string; to: string } | null
   /** Where the bars stand, as last put there. */
   spread: { place: string; bars: number }[]
-  /** Troubles that were seen, the worst of each. */
-  troubles: { trouble: Trouble; how: number }[]
+  /** Troubles that were seen, the worst of each, and when somebody is to look at it again. */
+  troubles: { trouble: Trouble; how: number; lookOn: string | null }[]
 }
 
 /** Pictures that batches are given in place of theirs. */

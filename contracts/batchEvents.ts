@@ -260,6 +260,8 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     kind: z.literal('trouble'),
     trouble: z.enum(troubles),
     how: z.number().int().min(0).max(3),
+    /** The day to look at it again, where somebody asked to be reminded. */
+    lookOn: daySchema.optional(),
     note,
     photos,
   }),

@@ -1,5 +1,5 @@
 import type { BatchSummary } from '#contracts/batch'
-import type { Due } from '#core/rack/due'
+import { lookOn, type Due } from '#core/rack/due'
 
 /** What is due, answered in place: at once, in a dialog, or in a round through several batches. */
 export function useDueAnswers() {
@@ -13,6 +13,8 @@ export function useDueAnswers() {
     else if (kind === 'cut' || kind === 'strip') asked.value = { batch: all[0]!, asks: kind }
     else if (kind === 'peek') asked.value = { batch: all[0]!, asks: 'checked' }
     else if (kind === 'thaw') asked.value = { batch: all[0]!, asks: 'tried' }
+    else if (kind === 'look')
+      await navigateTo(`/batches/${all[0]!.id}/troubles/${lookOn(all[0]!)?.trouble}`)
     else if (kind === 'unwrap')
       await batches.tell(
         all[0]!.id,
@@ -36,6 +38,7 @@ export const dueAnswers: Partial<Record<Due['kind'], string>> = {
   thaw: 'It is out',
   cut: 'Cut',
   strip: 'Test',
+  look: 'Look',
   weigh: 'Weigh',
   turn: 'Turned',
 }

@@ -1,8 +1,10 @@
 import type { BatchSummary } from '#contracts/batch'
-import { isLate, rounds, type Due } from '#core/rack/due'
+import { isLate, lookOn, rounds, type Due } from '#core/rack/due'
 import { standingOf } from '#core/rack/standing'
 import { sumOf } from '#core/statistics/sum'
+import { troubleKinds } from '#core/troubles/kinds'
 import { daysBetween } from '#core/units/days'
+import { inSentence } from '#core/units/language'
 import { useIntervalFn } from '@vueuse/core'
 
 /** Turning and weighing are one round through the room each; everything else is a job of its own. */
@@ -100,6 +102,13 @@ export function useDueJobs() {
             state === 'untested'
               ? `${name}${when}: a strip on wet lather; 8 to 10 is soap`
               : `${name} is ${usableText(batch)}${when}`,
+        }
+      }
+      case 'look': {
+        const { says } = troubleKinds[lookOn(batch)!.trouble]
+        return {
+          says: `Look again at ${batch.name}`,
+          because: `${name}${when}: ${inSentence(says)}. Worse, the same, or gone?`,
         }
       }
       case 'weigh':

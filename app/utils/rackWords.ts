@@ -18,6 +18,7 @@ export const dueWords: Record<Due['kind'], string> = {
   strip: 'Test with a strip',
   weigh: 'Weigh the marked bars',
   turn: 'Turn the bars',
+  look: 'Look again at the trouble',
   ready: 'Ready',
 }
 
@@ -31,6 +32,7 @@ export const tagWords: Record<Due['kind'], string> = {
   strip: 'test',
   weigh: 'weigh',
   turn: 'turn',
+  look: 'look again',
   ready: 'ready',
 }
 

@@ -9,7 +9,7 @@ import { cureRulesOf } from './cure'
 import { dueFor } from './due'
 import { feelLines, feelTestsFor, traitsFelt } from './feel'
 import { peekAdvice, touchAdvice } from './inMould'
-import { outlookOf, plansFor } from './outlook'
+import { lackingWithout, outlookOf, plansFor } from './outlook'
 import { byPlace, moved, barsByPlace } from './places'
 import { dampWeek, humidityOf, laterBy } from './room'
 import { laidOut } from './roomPlan'
@@ -214,6 +214,37 @@ describe('what is ahead', () => {
     expect(plans.get('early')).toMatchObject({ there: 10, missing: 0, pourBy: null })
     expect(plans.get('late')).toMatchObject({ there: 14, missing: 6 })
     expect(plans.get('other')).toMatchObject({ missing: 5, pourBy: addDays('2026-06-01', -61) })
+  })
+  it('without a batch a promise lacks what no other batch of its formula makes up for', () => {
+    const rose = { ...made(3, '2026-01-01'), formulaId: 'rose' }
+    const goal = { id: 'inn', what: 'Inn', on: '2026-04-01', formulaId: 'formula', bars: 10 }
+    const market = { ...goal, id: 'market', on: '2026-07-01', bars: 12 }
+    const lacks = (id: string, goals = [goal, market], batches = [ready, drying, rose]) =>
+      lackingWithout(id, goals, batches, today, () => 60).map((one) => [
+        one.goal.id,
+        one.fewer,
+        one.instead?.formulaId ?? null,
+        one.instead?.bars ?? null,
+      ])
+    // 24 bars for 22: without the ready 12 the inn gets none, and the market keeps its 12 of the drying ones.
+    expect(lacks(ready.id)).toEqual([['inn', 10, 'rose', 12]])
+    // The drying ones are only for the market, which then has the 2 that the inn leaves.
+    expect(lacks(drying.id)).toEqual([['market', 10, 'rose', 12]])
+    expect(lacks(rose.id)).toEqual([])
+    const fair = { ...goal, id: 'fair', on: '2026-12-01', formulaId: 'rose', bars: 3 }
+    expect(lacks(ready.id, [goal, market, fair])).toEqual([['inn', 10, null, null]])
+  })
+  it('a trouble that somebody wants to look at again comes up on its day, until it is looked at', () => {
+    const seen = (day: string, how: number, lookOn?: string) =>
+      told({ kind: 'trouble', day, trouble: 'orange-spots', how, lookOn, note: '', photos: [] })
+    const due = (...events: Batch['events']) =>
+      dueFor(made(2, '2026-03-01', { events }), today, (instant) => instant.slice(0, 10)).filter(
+        ({ kind }) => kind === 'look',
+      )
+    expect(due(seen('2026-03-10', 2))).toEqual([])
+    expect(due(seen('2026-03-10', 2, '2026-03-17')).map(({ on }) => on)).toEqual(['2026-03-17'])
+    expect(due(seen('2026-03-10', 2, '2026-03-17'), seen('2026-03-12', 1))).toEqual([])
+    expect(due(seen('2026-03-10', 2, '2026-03-17'), seen('2026-03-12', 0))).toEqual([])
   })
 })
 

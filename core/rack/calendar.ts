@@ -22,6 +22,7 @@ const says: Record<Due['kind'], string> = {
   strip: 'Test with a strip:',
   weigh: 'Weigh the marked bars:',
   turn: 'Turn',
+  look: 'Look again at',
   ready: 'Ready:',
 }
 /** Turnings that are told ahead; a calendar that lists a year of them is no help. */

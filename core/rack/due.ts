@@ -1,4 +1,5 @@
 import type { BatchSummary } from '#contracts/batch'
+import type { Trouble } from '#contracts/rackWords'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { standingOf, type Standing } from './standing'
 import { testOn } from './usable'
@@ -6,7 +7,7 @@ import { testOn } from './usable'
 /** One thing to do or to look forward to. `on` may lie in the past: then it is late. */
 export interface Due {
   batchId: string
-  kind: 'pour' | 'peek' | 'unwrap' | 'thaw' | 'cut' | 'strip' | 'weigh' | 'turn' | 'ready'
+  kind: 'pour' | 'peek' | 'unwrap' | 'thaw' | 'cut' | 'strip' | 'weigh' | 'turn' | 'look' | 'ready'
   on: Day
   /** Instants between which it is best done, where the bench worked them out. */
   between: { from: string; to: string } | null
@@ -91,6 +92,21 @@ export function turnOn(
 }
 
 /**
+ * Which trouble of a batch is to be looked at again first, and when; null where nobody asked for that.
+ * @example lookOn({ facts: { troubles: [{ trouble: 'orange-spots', how: 2, lookOn: '2026-03-08' }] } }) // { trouble: 'orange-spots', on: '2026-03-08' }
+ */
+export function lookOn({
+  facts,
+}: {
+  facts: Pick<BatchSummary['facts'], 'troubles'>
+}): { trouble: Trouble; on: Day } | null {
+  const [first] = facts.troubles
+    .flatMap(({ trouble, lookOn: on }) => (on ? [{ trouble, on }] : []))
+    .sort((a, b) => a.on.localeCompare(b.on))
+  return first ?? null
+}
+
+/**
  * Everything that is to come of one batch, in no order.
  * @example dueFor(batch({ kind: 'poured', day: '2026-03-01' }), '2026-03-03', (instant) => instant.slice(0, 10)).map(({ kind }) => kind)
  *   // ['cut']
@@ -110,6 +126,7 @@ export function dueFor(
   if (!cutOn) return afterPour(batch, pouredOn, today, dayOf)
   return [
     ...one('strip', testOn(usable, pouredOn, addDays)),
+    ...one('look', lookOn(batch)?.on ?? null),
     ...(standing.stage === 'ready' ? [] : one('weigh', weighOn(batch))),
     ...(standing.stage === 'ready' ? [] : one('turn', turnOn(batch, standing, rules))),
     ...(standing.readyOn! >= today ? one('ready', standing.readyOn) : []),
@@ -132,6 +149,7 @@ const order: Due['kind'][] = [
   'thaw',
   'cut',
   'strip',
+  'look',
   'pour',
   'weigh',
   'turn',

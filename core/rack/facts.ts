@@ -328,13 +328,15 @@ export function factsOf(
   })
 }
 
-/** Troubles that stand, the worst of each since it last went away. */
+/** Troubles that stand, the worst of each since it last went away. Who looks at one anew has answered its reminder. */
 function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {
-  const worst = new Map<Trouble, number>()
+  const worst = new Map<Trouble, BatchFacts['troubles'][number]>()
   for (const event of events)
     if (event.kind === 'trouble') {
-      if (event.how === 0) worst.delete(event.trouble)
-      else worst.set(event.trouble, Math.max(worst.get(event.trouble) ?? 0, event.how))
+      const { trouble, how, lookOn = null } = event
+      if (how === 0) worst.delete(trouble)
+      else
+        worst.set(trouble, { trouble, how: Math.max(worst.get(trouble)?.how ?? 0, how), lookOn })
     }
-  return [...worst].map(([trouble, how]) => ({ trouble, how }))
+  return [...worst.values()]
 }

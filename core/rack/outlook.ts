@@ -85,6 +85,16 @@ export function readyAfter(
 /** Days that wrapping and labelling take before bars are carried off. */
 const wrapDays = 1
 
+/** Bars of a formula that are ready before a day and may be sold. */
+const comingBy = (batches: readonly BatchSummary[], formulaId: string, on: Day, today: Day) =>
+  sumOf(
+    batches
+      .filter((batch) => batch.formulaId === formulaId && !isBlocked(batch.facts.usable))
+      .map((batch) => standingOf(batch, today))
+      .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < on),
+    (one) => one.bars,
+  )
+
 export interface GoalPlan {
   /** Bars that will be ready by then and are not promised to an earlier goal. */
   there: number
@@ -113,13 +123,7 @@ export function plansFor(
   const plans = new Map<string, GoalPlan>()
   for (const goal of [...goals].sort((a, b) => a.on.localeCompare(b.on))) {
     const needs = readyAfter(batches, goal.formulaId, usual) + wrapDays
-    const coming = sumOf(
-      batches
-        .filter((batch) => batch.formulaId === goal.formulaId && !isBlocked(batch.facts.usable))
-        .map((batch) => standingOf(batch, today))
-        .filter(({ readyOn, stage }) => stage !== 'left' && readyOn && readyOn < goal.on),
-      (one) => one.bars,
-    )
+    const coming = comingBy(batches, goal.formulaId, goal.on, today)
     const before = taken.get(goal.formulaId) ?? 0
     const there = Math.min(goal.bars, Math.max(0, coming - before))
     taken.set(goal.formulaId, before + there)
@@ -133,4 +137,45 @@ export function plansFor(
     })
   }
   return plans
+}
+
+/** What a promise loses without the bars of one batch, and which other formula has as many to spare by its day. */
+export interface Lacking {
+  goal: Goal & { id: string }
+  fewer: number
+  /** Bars of it that are ready by then and promised to nobody; null where no other formula has enough. */
+  instead: { formulaId: string; bars: number } | null
+}
+
+/**
+ * The promises that count on a batch.
+ * @param usual as of {@link plansFor}
+ * @example lackingWithout('batch', [{ id: 'market', formulaId: 'formula', what: 'Market', on: '2026-06-01', bars: 20 }], [cut], '2026-03-15', () => 42)
+ *   .map(({ fewer, instead }) => ({ fewer, instead })) // [{ fewer: 12, instead: null }]
+ */
+export function lackingWithout(
+  batchId: string,
+  goals: readonly (Goal & { id: string })[],
+  batches: readonly BatchSummary[],
+  today: Day,
+  usual: (formulaId: string) => number,
+): Lacking[] {
+  const rest = batches.filter(({ id }) => id !== batchId)
+  const [all, without] = [batches, rest].map((some) => plansFor(goals, some, today, usual))
+  return goals.flatMap((goal) => {
+    const fewer = all!.get(goal.id)!.there - without!.get(goal.id)!.there
+    if (!fewer) return []
+    const others = new Set(rest.map(({ formulaId }) => formulaId))
+    others.delete(goal.formulaId)
+    const spare = [...others].flatMap((formulaId) => {
+      const promised = sumOf(
+        goals.filter((one) => one.formulaId === formulaId),
+        ({ id }) => without!.get(id)!.there,
+      )
+      const bars = comingBy(rest, formulaId, goal.on, today) - promised
+      return formulaId && bars >= fewer ? [{ formulaId, bars }] : []
+    })
+    spare.sort((a, b) => b.bars - a.bars)
+    return [{ goal, fewer, instead: spare[0] ?? null }]
+  })
 }

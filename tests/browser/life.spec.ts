@@ -227,6 +227,27 @@ test('a trouble is held beside all batches, taken for another, and goes away aga
   await page.getByRole('button', { name: 'Undo' }).last().click()
   await expect(page.getByText(/plain, seen 23 Nov/)).toBeVisible()
 
+  await page.getByRole('button', { name: 'Remind' }).click()
+  await expect(page.getByText('Look again on 30 Nov')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('Look again on 30 Nov')).toBeVisible()
+  await expect(page.getByText('Without them 16 fewer for Ferry market, Easter')).toBeVisible()
+
+  // Its day has come: the same reminder, asked for a week ago.
+  const id = page.url().split('/').at(-3)!
+  const told = { kind: 'trouble', day: '2026-11-16', trouble: 'crystals', how: 2 }
+  const answer = await page.request.post(`/api/batches/${id}/events`, {
+    data: { ...told, id: '0198c67d-f400-7786-835d-00000000000a', lookOn: '2026-11-23' },
+  })
+  expect(answer.ok(), await answer.text()).toBe(true)
+  await page.goto('/')
+  const again = page.getByRole('listitem').filter({ hasText: 'Look again at Market Rose' })
+  await expect(again).toContainText('white crystals. Worse, the same, or gone?')
+  await again.getByRole('button', { name: 'Look' }).click()
+  await expect(page.getByText(/^Look again: since/)).toBeVisible()
+  await page.getByRole('button', { name: 'As it was' }).click()
+  await expect(page.getByRole('button', { name: 'Remind' })).toBeVisible()
+
   await page.goto(page.url().replace('crystals', 'warts'))
   await expect(page.getByText('There is no such trouble.')).toBeVisible()
 })

@@ -1,18 +1,14 @@
 <script setup lang="ts">
 import type { Goal } from '#contracts/goal'
-import { computeFormula } from '#core/formula/compute'
-import { cureRuleFor, cureRulesOf } from '#core/rack/cure'
-import { plansFor, type GoalPlan } from '#core/rack/outlook'
+import type { GoalPlan } from '#core/rack/outlook'
 import { addDays } from '#core/units/days'
 
 /** Bars wanted by a day: what is there for it, and by when the rest has to be poured. */
 const goals = useGoals()
-const batches = useBatches()
 const formulas = useFormulas()
 const toasts = useToasts()
-const { library } = storeToRefs(useMaterials())
-const { today, settings } = storeToRefs(useWorkshop())
-onMounted(() => void goals.load())
+const { today } = storeToRefs(useWorkshop())
+const { open, plans } = useGoalPlans()
 
 const nameOf = (formulaId: string) =>
   formulas.list.find(({ id }) => id === formulaId)?.document.name ?? 'a formula that is deleted'
@@ -22,19 +18,6 @@ const colourOf = (formulaId: string) => {
   const formula = formulas.list.find(({ id }) => id === formulaId)
   return formula && formulas.thumbnail(formula).colours.at(-1)
 }
-/** Days that the kind of a formula cures. */
-function usualDays(formulaId: string): number {
-  const formula = formulas.list.find(({ id }) => id === formulaId)
-  const rules = cureRulesOf(settings.value.rack.cures)
-  const id = formula ? cureRuleFor(computeFormula(formula.document, library.value)).id : 'most'
-  return rules.find((rule) => rule.id === id)?.days ?? 42
-}
-const open = computed(() =>
-  goals.list
-    .filter(({ document }) => document.on >= today.value)
-    .map(({ id, document }) => ({ id, ...document })),
-)
-const plans = computed(() => plansFor(open.value, batches.list, today.value, usualDays))
 const shown = computed(() =>
   [...open.value]
     .sort((a, b) => a.on.localeCompare(b.on))
@@ -85,7 +68,7 @@ async function remove(id: string) {
 </script>
 
 <template>
-  <section class="sheet self-start">
+  <section id="promised" class="sheet scroll-mt-4 self-start">
     <div class="flex h-9 items-center justify-between gap-3 px-4">
       <h2>Promised</h2>
       <button type="button" class="link text-sm" :disabled="!formulas.list.length" @click="begin">

@@ -2,7 +2,9 @@
 import { troubles, type Trouble } from '#contracts/rackWords'
 import { standingOf } from '#core/rack/standing'
 import { howBad } from '#core/events/trouble'
+import { lackingWithout } from '#core/rack/outlook'
 import { troubleKinds } from '#core/troubles/kinds'
+import { addDays } from '#core/units/days'
 
 /** One trouble of one batch: what it is, why here by its own record and by all batches, what becomes of the bars, what to change. */
 const { batch, problem } = useBatchPage()
@@ -56,6 +58,55 @@ const line = computed(() => {
 const asks = useBatchDialog()
 const moving = ref(false)
 const here = () => standing.value?.stage !== 'left'
+const formulas = useFormulas()
+const { open: goals, usualDays } = useGoalPlans()
+/** The promises that count on these bars. */
+const lacking = computed(() =>
+  batch.value
+    ? lackingWithout(batch.value.id, goals.value, batches.list, today.value, usualDays)
+    : [],
+)
+const lackingActs = computed(() =>
+  lacking.value.map(({ goal, fewer, instead }) => {
+    const name = formulas.list.find(({ id }) => id === instead?.formulaId)?.document.name
+    return {
+      says: `Without them ${fewer} fewer for ${goal.what}`,
+      beside: `${dayText(goal.on, { today: today.value })}. ${
+        name && instead
+          ? `${name} can take their place: ${instead.bars} are to spare by then`
+          : 'No other formula has as many to spare by then'
+      }`,
+      label: 'Show',
+      act: () => void navigateTo('/#promised'),
+    }
+  }),
+)
+/** Days until a trouble is looked at again. */
+const lookAfter = 7
+const lookAgain = computed(() => {
+  if (!stands.value) return []
+  const { lookOn, how } = stands.value
+  if (lookOn && lookOn <= today.value)
+    return [
+      {
+        says: `Look again: since ${dayText(lookOn, { today: today.value })}`,
+        beside: 'as it was? If it is worse, write the trouble down once more',
+        label: 'As it was',
+        act: () => tell(how),
+      },
+    ]
+  const on = lookOn ?? addDays(today.value, lookAfter)
+  return [
+    {
+      says: `Look again ${lookOn ? 'on' : 'in a week,'} ${dayText(on, { today: today.value })}`,
+      beside: lookOn
+        ? 'it comes up on the Shelf on that day'
+        : 'worse, the same, or gone? It comes up on the Shelf',
+      label: lookOn ? 'Forget it' : 'Remind',
+      act: () => tell(how, lookOn ? undefined : on),
+    },
+  ]
+})
 const acts = computed(() => {
   const one = batch.value
   if (!one || !here() || !one.facts.cutOn) return []
@@ -86,15 +137,23 @@ const acts = computed(() => {
       label: 'Note',
       act: ask('noted'),
     },
+    ...lookAgain.value,
+    ...lackingActs.value,
   ]
 })
-const tell = (how: number) =>
-  batch.value &&
+function tell(how: number, lookOn?: string) {
+  if (!batch.value || !trouble) return
+  const done = lookOn
+    ? `You are reminded ${dayText(lookOn, { today: today.value, weekday: true })}.`
+    : how
+      ? `${kind.says}: written down.`
+      : `${kind.says}: gone again.`
   void batches.tell(
     batch.value.id,
-    { kind: 'trouble', day: today.value, trouble: trouble!, how, note: '', photos: [] },
-    how ? `${kind.says}: written down.` : `${kind.says}: gone again.`,
+    { kind: 'trouble', day: today.value, trouble, how, lookOn, note: '', photos: [] },
+    done,
   )
+}
 const best = computed(() =>
   looked.value?.next && !isDone(looked.value) ? looked.value : changes.value[0],
 )
