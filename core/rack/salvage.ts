@@ -81,7 +81,7 @@ export const salvageKinds: Record<SalvageWay, { says: string; how: string[] }> =
     how: [
       'Goggles, gloves, long sleeves, open air: until a strip says otherwise it is lye.',
       'Grate or chop it into a steel pan, crumbs and liquid too: the lye is in them.',
-      'Add the water and the fat, put the lid on, warm it slowly to 75 to 85 °C, in a water bath or an oven. Stir now and then, never boil.',
+      'Add what is said above, put the lid on, warm it slowly to 75 to 85 °C, in a water bath or an oven. Stir now and then, never boil.',
       'After an hour or two it is one translucent mass. Hold a strip to it: over 10, cook on.',
       'Press it into a lined mould, cut it next day, let it dry for four weeks.',
     ],

@@ -50,6 +50,14 @@ const after = computed(() =>
       })
     : null,
 )
+const superfatSays = computed(() => {
+  const [before, then] = [made.value?.superfat, after.value?.superfat ?? plan.value?.superfat].map(
+    (share) => say.value.percent(share ?? 0),
+  )
+  return before === then
+    ? `It keeps its ${before} superfat`
+    : `Then it has ${then} superfat, instead of ${before}`
+})
 watchEffect(() => {
   const remelts = way.value === 'remelted'
   answer.value =
@@ -120,9 +128,7 @@ watchEffect(() => {
         mass
           ? `, ${say.amount(mass)} of it`
           : ', as heavy as it was poured: weigh it for less water'
-      }}. Then it has {{ say.percent(after?.superfat ?? plan.superfat) }} superfat, instead of
-      {{ say.percent(made!.superfat) }}, and a third of the {{ say.amount(plan.mass) }} in the pan
-      is water.
+      }}. {{ superfatSays }}, and a third of the {{ say.amount(plan.mass) }} in the pan is water.
     </p>
   </template>
   <ol class="list-decimal space-y-1 pl-5">
