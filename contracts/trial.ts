@@ -168,6 +168,8 @@ export interface ColourOn {
   swatch: string
   plain: string
   card: boolean
+  /** The photo it was picked in, where it was kept. */
+  photo?: string
 }
 
 /** What a pot of a trial showed. */
@@ -196,6 +198,8 @@ export interface PotFound {
   strength: Sniff[]
   colour: ColourOn[]
   notes: string[]
+  /** Photos that were taken of it in the round; not there in what an older Mantle kept. */
+  photos?: string[]
 }
 
 /** A trial as the list of them has it. */

@@ -42,7 +42,8 @@ import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
 import { demoMoulds } from './moulds'
 import { demoGoals } from './goals'
-import { drawnPhoto } from './pictures'
+import { drawnPhoto, drawnSamples } from './pictures'
+import type { TrialEvent } from '#contracts/trial'
 import { kept, lifeOnRack } from './rack'
 import { demoDevices } from './devices'
 import { runAtBench } from './runs'
@@ -78,7 +79,7 @@ function loadFormulas(db: Db, today: string): Map<string, string> {
 /** Keeps a picture of a batch and gives its id. */
 function photograph(db: Db, batchId: string, bytes: Buffer, day: string): string {
   const id = idAt(day, 12)
-  keepPhoto(db, { id, batchId, type: 'image/png', bytes }, instantOf(day, 12))
+  keepPhoto(db, { id, type: 'image/png', bytes }, { batchId }, instantOf(day, 12))
   return id
 }
 
@@ -251,8 +252,20 @@ function loadScents(db: Db, today: string, formulaIds: Map<string, string>): voi
   const formula = { id: formulaIds.get('Hostel Bar')!, document }
   for (const trial of demoTrials(today, formula)) {
     trials.save(db, trial.id, 0, trial.document, instantOf(addDays(trial.day, -1), 18))
-    addTrialEvents(db, trial.id, trial.events, instantOf(trial.day, 18))
+    addTrialEvents(db, trial.id, photographed(db, trial.id, trial.events), instantOf(trial.day, 18))
   }
+}
+
+/** The events of a trial day with a photo of each sample as it was last seen beside the plain one. */
+function photographed(db: Db, trialId: string, events: readonly TrialEvent[]): TrialEvent[] {
+  const seen = events.filter((event) => event.kind === 'coloured')
+  return events.map((event) => {
+    if (event.kind !== 'coloured') return event
+    if (seen.findLast(({ pot }) => pot === event.pot) !== event) return event
+    const bytes = drawnSamples(event.plainSwatch, event.swatch, event.pot + 1)
+    keepPhoto(db, { id: event.id, type: 'image/png', bytes }, { trialId }, event.at)
+    return { ...event, photo: event.id }
+  })
 }
 
 /** Devices that were paired once: what they prove themselves with is thrown away, so that nobody comes in by them. */

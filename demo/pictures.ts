@@ -47,3 +47,32 @@ export function drawnPhoto(
     }
   return PNG.sync.write(png)
 }
+
+/** Two bars of a trial day beside each other on slate, plain on the left, and a card in yellowish light below them. */
+export function drawnSamples(plain: string, sample: string, seed: number): Buffer {
+  const random = randomSource(seed)
+  const png = new PNG({ width, height })
+  const [left, right] = [colourOf(plain), colourOf(sample)]
+  const slate: Colour = [84, 90, 87]
+  const card: Colour = [238, 238, 236]
+  /** What evening light takes from each part of a colour. */
+  const light: Colour = [1, 0.96, 0.86]
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const high = y > 50 && y < 190
+      const colour =
+        high && x > 40 && x < 220
+          ? left
+          : high && x > 255 && x < 435
+            ? right
+            : y > 240 && y < 310 && x > 60 && x < 200
+              ? card
+              : slate
+      const grain = 1 + (random.uniform() - 0.5) * 0.05
+      colour.forEach((value, place) => {
+        png.data[(y * width + x) * 4 + place] = Math.min(250, value * light[place]! * grain)
+      })
+      png.data[(y * width + x) * 4 + 3] = 255
+    }
+  return PNG.sync.write(png)
+}

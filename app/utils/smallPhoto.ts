@@ -17,10 +17,13 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
 /** Ids of pictures that were sent before: one whose answer was lost is sent again as the same. */
 const sent = new WeakMap<Blob, string>()
 
-/** Keeps a picture with a batch and gives its id. Throws an ApiError, or what `smallPhoto` throws. */
-export async function sendPhoto(batchId: string, file: Blob): Promise<string> {
+/** What a photo is of, as its address says it. */
+export type PhotoOf = `${'batches' | 'trials'}/${string}`
+
+/** Keeps a picture with what it is of and gives its id. Throws an ApiError, or what `smallPhoto` throws. */
+export async function sendPhoto(of: PhotoOf, file: Blob): Promise<string> {
   const id = sent.get(file) ?? newId()
   sent.set(file, id)
-  await api.file(`/api/batches/${batchId}/photos/${id}`, await smallPhoto(file))
+  await api.file(`/api/${of}/photos/${id}`, await smallPhoto(file))
   return id
 }

@@ -335,8 +335,7 @@ function worstTroubles(events: readonly BatchEvent[]): BatchFacts['troubles'] {
     if (event.kind === 'trouble') {
       const { trouble, how, lookOn = null } = event
       if (how === 0) worst.delete(trouble)
-      else
-        worst.set(trouble, { trouble, how: Math.max(worst.get(trouble)?.how ?? 0, how), lookOn })
+      else worst.set(trouble, { trouble, how: Math.max(worst.get(trouble)?.how ?? 0, how), lookOn })
     }
   return [...worst.values()]
 }

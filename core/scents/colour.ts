@@ -89,6 +89,23 @@ export const differenceOf = (one: Lab, other: Lab): number => apart(asColour(one
  */
 export const swatchOf = (colour: Lab): string => formatHex(asColour(colour))
 
+/** Steps of lightness and colour under which nobody names the way something went (judgement). */
+const named = 1
+
+/**
+ * Which way a colour went from plain, in words: darker or lighter, and the one hue that changed most.
+ * @example wayOf({ l: 74, a: 6, b: 24 }, { l: 82, a: 5, b: 18 }) // ['darker', 'yellower']
+ */
+export function wayOf(sample: Lab, plain: Lab): string[] {
+  const [light, green, blue] = [sample.l - plain.l, sample.a - plain.a, sample.b - plain.b]
+  const lightness = Math.abs(light) < named ? [] : [light < 0 ? 'darker' : 'lighter']
+  const hues = [
+    { by: Math.abs(green), says: green > 0 ? 'redder' : 'greener' },
+    { by: Math.abs(blue), says: blue > 0 ? 'yellower' : 'bluer' },
+  ].sort((a, b) => b.by - a.by)
+  return [...lightness, ...hues.slice(0, 1).flatMap(({ by, says }) => (by < named ? [] : [says]))]
+}
+
 /** How far from plain, in words. */
 export type ColourWord = 'same' | 'slight' | 'clear' | 'strong'
 

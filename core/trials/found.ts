@@ -153,11 +153,13 @@ export function foundIn(trial: Trial, events: readonly TrialEvent[]): PotFound[]
                 swatch: event.swatch,
                 plain: event.plainSwatch,
                 card: event.card,
+                ...(event.photo ? { photo: event.photo } : {}),
               }
             : [],
         )
         .sort((a, b) => a.day - b.day),
       notes: pot.notes.map(({ says }) => says),
+      photos: pot.notes.flatMap(({ photo }) => photo ?? []),
     }
   })
 }

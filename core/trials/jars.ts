@@ -26,6 +26,18 @@ export function noseDayOf(
 }
 
 /**
+ * Whether a sample wants to be looked at beside plain: a day for it has come since it last was.
+ * @param seen days after the trial on which it was looked at
+ * @param day days since the trial
+ * @example dueByEye([{ day: 14 }], 29) // false
+ * @example dueByEye([{ day: 14 }], 30) // true
+ */
+export function dueByEye(seen: readonly { day: number }[], day: number): boolean {
+  const last = noseDays.findLast((after) => day >= after)
+  return last !== undefined && !seen.some((one) => one.day >= last)
+}
+
+/**
  * Every jar that wants a nose on a day, plain ones among them, of all trials together.
  * @example jarsFor([], '2026-03-01') // []
  */

@@ -5,26 +5,33 @@ import { makeFolder, photosOf, writeWhole } from './files'
 
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
-/** Keeps a photo of a batch. The same again is kept once; false when another one is kept under this id. */
+/** What a photo is of. */
+export type PhotoOf = { batchId: string } | { trialId: string }
+
+/** Keeps a photo. The same again is kept once; false when another one is kept under this id. */
 export function keepPhoto(
   db: Db,
-  photo: { id: string; batchId: string; type: string; bytes: Uint8Array },
+  photo: { id: string; type: string; bytes: Uint8Array },
+  of: PhotoOf,
   now: string,
 ): boolean {
-  const { id, batchId, type, bytes } = photo
+  const { id, type, bytes } = photo
+  const [batchId, trialId] = 'batchId' in of ? [of.batchId, null] : [null, of.trialId]
   const file = fileOf(db, id)
   makeFolder(photosOf(db.name))
   const row = db
-    .prepare<[string], { batch_id: string }>('SELECT batch_id FROM photos WHERE id = ?')
+    .prepare<[string], { batch_id: string | null; trial_id: string | null }>(
+      'SELECT batch_id, trial_id FROM photos WHERE id = ?',
+    )
     .get(id)
-  if (row && existsSync(file))
-    return row.batch_id === batchId && Buffer.from(bytes).equals(readFileSync(file))
+  const same = row?.batch_id === batchId && row.trial_id === trialId
+  if (row && existsSync(file)) return same && Buffer.from(bytes).equals(readFileSync(file))
   // A file without its row is of a write that was cut short: it was never acknowledged.
   writeWhole(file, bytes)
   db.prepare(
-    `INSERT INTO photos (id, batch_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?)
+    `INSERT INTO photos (id, batch_id, trial_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?, ?)
      ON CONFLICT (id) DO NOTHING`,
-  ).run(id, batchId, type, bytes.length, now)
+  ).run(id, batchId, trialId, type, bytes.length, now)
   return true
 }
 
@@ -44,7 +51,8 @@ export function unpackPhotos(db: Db): void {
     )
     .all()
   for (const photo of packed) {
-    keepPhoto(db, { ...photo, type: 'image/jpeg' }, photo.kept_at)
+    const { id, batchId, bytes } = photo
+    keepPhoto(db, { id, type: 'image/jpeg', bytes }, { batchId }, photo.kept_at)
     db.prepare('DELETE FROM run_photos WHERE id = ?').run(photo.id)
   }
 }

@@ -313,33 +313,35 @@ describe('what is one of its kind', () => {
 
 describe('photos', () => {
   const bytes = Buffer.from('a photo')
-  const photo = { id: 'p', batchId: 'a', type: 'image/png', bytes }
+  const photo = { id: 'p', type: 'image/png', bytes }
+  const of = { batchId: 'a' }
   beforeEach(() => putBatches(db, 'slab', 'a', 'b'))
 
   it('are files beside the database, each kept once', () => {
     expect(photosOf('/x/demo.sqlite')).toBe('/x/demo-photos')
     expect(photosOf('/x/demo.sqlite.old')).toBe('/x/demo.sqlite.old-photos')
     expect(getPhoto(db, 'p')).toBeNull()
-    expect(keepPhoto(db, photo, now)).toBe(true)
+    expect(keepPhoto(db, photo, of, now)).toBe(true)
     expect(getPhoto(db, 'p')).toEqual({ type: 'image/png', bytes })
-    expect(keepPhoto(db, photo, now)).toBe(true)
-    expect(keepPhoto(db, { ...photo, bytes: Buffer.from('another') }, now)).toBe(false)
-    expect(keepPhoto(db, { ...photo, batchId: 'b' }, now)).toBe(false)
+    expect(keepPhoto(db, photo, of, now)).toBe(true)
+    expect(keepPhoto(db, { ...photo, bytes: Buffer.from('another') }, of, now)).toBe(false)
+    expect(keepPhoto(db, photo, { batchId: 'b' }, now)).toBe(false)
+    expect(keepPhoto(db, photo, { trialId: 'a' }, now)).toBe(false)
     expect(getPhoto(db, 'p')!.bytes).toEqual(bytes)
   })
 
   it('a file that is gone is no photo, and can be sent again', () => {
-    keepPhoto(db, photo, now)
+    keepPhoto(db, photo, of, now)
     rmSync(join(photosOf(db.name), 'p'))
     expect(getPhoto(db, 'p')).toBeNull()
-    expect(keepPhoto(db, photo, now)).toBe(true)
+    expect(keepPhoto(db, photo, of, now)).toBe(true)
     expect(getPhoto(db, 'p')!.bytes).toEqual(bytes)
   })
 
   it('a file without its row is of a write that was cut short', () => {
     makeFolder(photosOf(db.name))
     writeFileSync(join(photosOf(db.name), 'p'), 'half')
-    expect(keepPhoto(db, photo, now)).toBe(true)
+    expect(keepPhoto(db, photo, of, now)).toBe(true)
     expect(getPhoto(db, 'p')!.bytes).toEqual(bytes)
   })
 

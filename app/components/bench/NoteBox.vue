@@ -26,7 +26,7 @@ async function photograph(event: Event) {
   const file = input.files?.[0]
   if (!file) return
   try {
-    const photo = await sendPhoto(run.batchId, file)
+    const photo = await sendPhoto(`batches/${run.batchId}`, file)
     bench.tell({ kind: 'noted', says: says.value.trim() || 'Photo', photo })
     says.value = ''
     problem.value = ''

@@ -51,10 +51,13 @@ const tooLong = computed(() => dosed.value && dosedTooLong(round.round.value.pot
 const noteOf = ref<number | null | undefined>(undefined)
 const note = ref('')
 const chips = ['warm', 'smells of nothing', 'smells sharp', 'darker', 'oil on top', 'lumps']
+const photos = ref<string[]>([])
 function keepNote() {
-  if (note.value.trim())
-    keeper.tell({ kind: 'noted', pot: noteOf.value ?? null, says: note.value.trim(), photo: null })
+  const [photo = null] = photos.value
+  const says = note.value.trim() || (photo ? 'Photo' : '')
+  if (says) keeper.tell({ kind: 'noted', pot: noteOf.value ?? null, says, photo })
   note.value = ''
+  photos.value = []
   noteOf.value = undefined
 }
 async function end() {
@@ -193,6 +196,7 @@ const status = computed(() =>
         <FieldRow says="What you see">
           <textarea v-model="note" class="field font-normal" rows="3" maxlength="500" />
         </FieldRow>
+        <PhotoField v-model="photos" :of="`trials/${trial.id}`" :most="1" />
         <div class="flex justify-end gap-3">
           <AppButton @click="noteOf = undefined">Cancel</AppButton>
           <AppButton kind="main" @click="keepNote">Keep it</AppButton>

@@ -1,11 +1,8 @@
 <script setup lang="ts">
 /** Jars of trial days that want a nose today, all of them one round. */
 const { say } = storeToRefs(useWorkshop())
-const due = ref(0)
-onMounted(async () => {
-  const answer = await api.get<{ due: number }>('/api/sniffing').catch(() => null)
-  due.value = answer?.due ?? 0
-})
+const { due, load } = useJarsDue()
+onMounted(load)
 </script>
 
 <template>

@@ -80,29 +80,31 @@ const table = computed(() => chartRows(option, (value) => say.value.number(value
       role="group"
       :aria-label="says"
     >
-      <table class="figure w-full text-sm">
-        <thead>
-          <tr class="text-ink-2">
-            <th
-              v-for="(name, at) in table.head"
-              :key="at"
-              scope="col"
-              class="pb-1 font-semibold"
-              :class="at ? 'text-right' : 'text-left'"
-            >
-              {{ name || 'at' }}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(row, at) in table.rows" :key="at" class="border-t border-line-2">
-            <th scope="row" class="text-left font-normal">{{ row[0] }}</th>
-            <td v-for="(cell, column) in row.slice(1)" :key="column" class="text-right">
-              {{ cell }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <slot name="table">
+        <table class="figure w-full text-sm">
+          <thead>
+            <tr class="text-ink-2">
+              <th
+                v-for="(name, at) in table.head"
+                :key="at"
+                scope="col"
+                class="pb-1 font-semibold"
+                :class="at ? 'text-right' : 'text-left'"
+              >
+                {{ name || 'at' }}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(row, at) in table.rows" :key="at" class="border-t border-line-2">
+              <th scope="row" class="text-left font-normal">{{ row[0] }}</th>
+              <td v-for="(cell, column) in row.slice(1)" :key="column" class="text-right">
+                {{ cell }}
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </slot>
     </div>
     <div v-else role="img" :aria-label="says" class="size-full">
       <VChart

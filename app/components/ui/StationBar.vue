@@ -12,6 +12,12 @@ const keyHelp = useKeyHelp()
 const router = useRouter()
 const route = useRoute()
 
+const jars = useJarsDue()
+const counted: Record<string, string> = {
+  Shelf: 'due today',
+  Rack: 'batches drying',
+  Scents: 'round of noses due',
+}
 const here = (path: string) => (path === '/' ? route.path === '/' : route.path.startsWith(path))
 const count = computed((): Record<string, number> => {
   const { today } = workshop
@@ -20,10 +26,15 @@ const count = computed((): Record<string, number> => {
   return {
     Shelf: jobsIn(batches.due.today),
     Rack: onRack.length,
+    // However many jars: they are one round.
+    Scents: jars.due.value ? 1 : 0,
   }
 })
 
-onMounted(() => void batches.load())
+onMounted(() => {
+  void batches.load()
+  void jars.load()
+})
 /** Its box is loaded when it is first asked for. */
 function find() {
   typeAhead()
@@ -72,10 +83,7 @@ useShortcuts({
         <b
           v-if="count[station.name]"
           class="rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk max-sm:absolute max-sm:top-1.5 max-sm:left-1/2 max-sm:ml-2 max-sm:bg-chalk max-sm:text-[#182022] sm:ml-1.5"
-          >{{ count[station.name]
-          }}<span class="sr-only">
-            {{ station.name === 'Shelf' ? 'due today' : 'batches drying' }}</span
-          ></b
+          >{{ count[station.name] }}<span class="sr-only"> {{ counted[station.name] }}</span></b
         >
         <i
           v-if="here(station.path)"

@@ -95,11 +95,13 @@ async function through() {
     busy.value = false
   }
 }
+const jars = useJarsDue()
 async function reveal() {
   if (!round.value || busy.value) return
   busy.value = true
   try {
     revealed.value = await api.post<Revealed>(`/api/sniffing/${round.value.id}/names`, {})
+    void jars.load()
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
   } finally {

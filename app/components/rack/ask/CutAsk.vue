@@ -130,7 +130,7 @@ const sides = ['thick', 'wide', 'long'] as const
     </details>
     <div class="flex items-center gap-3">
       <span class="font-semibold">The cut face</span>
-      <PhotoField v-model="photos" :batch-id="batch.id" />
+      <PhotoField v-model="photos" :of="`batches/${batch.id}`" />
     </div>
     <p class="text-ink-2">Fresh soap is still caustic: gloves on.</p>
   </div>

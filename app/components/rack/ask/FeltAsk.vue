@@ -74,5 +74,5 @@ function score(test: FeelTest, value: number) {
     <input v-model="note" class="field font-normal" maxlength="500" />
   </FieldRow>
   <LessonAsk v-if="first" v-model="differently" v-model:about="about" />
-  <PhotoField v-model="photos" :batch-id="batch.id" />
+  <PhotoField v-model="photos" :of="`batches/${batch.id}`" />
 </template>

@@ -40,5 +40,5 @@ watchEffect(() => {
       placeholder="nobody: it is ours"
     />
   </FieldRow>
-  <PhotoField v-model="photos" :batch-id="batch.id" />
+  <PhotoField v-model="photos" :of="`batches/${batch.id}`" />
 </template>

@@ -44,5 +44,5 @@ watchEffect(
   <FieldRow says="Note">
     <input v-model="note" class="field font-normal" maxlength="500" />
   </FieldRow>
-  <PhotoField v-model="photos" :batch-id="batch.id" />
+  <PhotoField v-model="photos" :of="`batches/${batch.id}`" />
 </template>

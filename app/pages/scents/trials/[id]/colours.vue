@@ -1,154 +1,140 @@
 <script setup lang="ts">
-import type { WholeTrial, TrialEvent } from '#contracts/trial'
-import {
-  differenceOf,
-  differenceWord,
-  faultOf,
-  labOf,
-  swatchOf,
-  type PatchFault,
-} from '#core/scents/colour'
+import type { TrialEvent, WholeTrial } from '#contracts/trial'
+import { differenceOf, differenceWord, wayOf, type ColourWord } from '#core/scents/colour'
+import { dueByEye } from '#core/trials/jars'
 import { daysBetween } from '#core/units/days'
-import { patchAt, photoCanvas } from '~/utils/photoPatch'
 
 /** A photo of a sample beside the plain one: two points, or three with a card, and how far apart they are to the eye. */
 const route = useRoute()
 const workshop = useWorkshop()
 const toasts = useToasts()
 const trials = useTrials()
+const scents = useScents()
+const suppliers = useSuppliers()
 const { say } = storeToRefs(workshop)
 const id = computed(() => String(route.params.id))
 const trial = shallowRef<WholeTrial | null>(null)
 const problem = ref('')
-useHead({ title: 'A colour in a photo · Mantle' })
 const pot = ref<number | null>(null)
+const day = computed(() =>
+  trial.value ? Math.max(0, daysBetween(trial.value.document.day, workshop.today)) : 0,
+)
+const scented = computed(() => trial.value?.found.filter(({ scentId }) => scentId) ?? [])
+const chosen = computed(() => scented.value.find((one) => one.pot === pot.value) ?? null)
+const due = computed(
+  () => new Set(scented.value.flatMap((one) => (dueByEye(one.colour, day.value) ? one.pot : []))),
+)
+/** Left for another time. */
+const passed = ref(new Set<number>())
+const nextDue = () =>
+  [...due.value].find((one) => one !== pot.value && !passed.value.has(one)) ?? null
 async function load() {
   try {
     trial.value = await api.get<WholeTrial>(`/api/trials/${id.value}`)
-    pot.value ??= trial.value.found.find(({ scentId }) => scentId)?.pot ?? null
+    pot.value ??= [...due.value][0] ?? scented.value[0]?.pot ?? null
   } catch (error) {
     problem.value = sentenceOf(error)
   }
 }
-onMounted(load)
-const scented = computed(() => trial.value?.found.filter(({ scentId }) => scentId) ?? [])
-const chosen = computed(() => scented.value.find((one) => one.pot === pot.value) ?? null)
-const day = computed(() =>
-  trial.value ? Math.max(0, daysBetween(trial.value.document.day, workshop.today)) : 0,
-)
-
-const canvas = shallowRef<HTMLCanvasElement | null>(null)
-const url = ref('')
-onScopeDispose(() => URL.revokeObjectURL(url.value))
-async function take(event: Event) {
-  const [file] = (event.target as HTMLInputElement).files ?? []
-  if (!file) return
-  try {
-    canvas.value = await photoCanvas(file)
-    URL.revokeObjectURL(url.value)
-    url.value = URL.createObjectURL(file)
-    points.value = {}
-  } catch {
-    toasts.show('This is no picture that can be read here.', { bad: true })
-  }
-}
-
-const names = ['sample', 'plain', 'card'] as const
-type Point = (typeof names)[number]
-const words: Record<Point, string> = {
-  sample: 'Sample',
-  plain: 'Plain',
-  card: 'White or grey card',
-}
-const active = ref<Point>('sample')
-/** Where the points are, as parts of the picture. */
-const points = ref<Partial<Record<Point, { x: number; y: number }>>>({})
-function pick(event: MouseEvent) {
-  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  if (!box.width || event.detail === 0) return
-  place((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height)
-  const at = names.indexOf(active.value)
-  const open = names.slice(at + 1).find((name) => !points.value[name])
-  if (open && open !== 'card') active.value = open
-}
-const inside = (value: number) => Math.min(1, Math.max(0, value))
-function place(x: number, y: number) {
-  points.value = { ...points.value, [active.value]: { x: inside(x), y: inside(y) } }
-}
-function nudge(dx: number, dy: number) {
-  const { x, y } = points.value[active.value] ?? { x: 0.5, y: 0.5 }
-  place(x + dx, y + dy)
-}
-useShortcuts({
-  '1': () => (active.value = 'sample'),
-  '2': () => (active.value = 'plain'),
-  '3': () => (active.value = 'card'),
-  ArrowLeft: () => nudge(-0.005, 0),
-  ArrowRight: () => nudge(0.005, 0),
-  ArrowUp: () => nudge(0, -0.005),
-  ArrowDown: () => nudge(0, 0.005),
+onMounted(() => Promise.all([load(), scents.load(), suppliers.load()]))
+useHead({
+  title: () => (chosen.value ? `${chosen.value.name} beside plain · Mantle` : 'Colours · Mantle'),
 })
-const patches = computed(() => {
-  const picture = canvas.value
-  return Object.fromEntries(
-    names.map((name) => {
-      const at = points.value[name]
-      return [
-        name,
-        picture && at ? patchAt(picture, at.x * picture.width, at.y * picture.height) : null,
-      ]
-    }),
-  ) as Record<Point, ReturnType<typeof patchAt> | null>
-})
-const faultWords: Record<PatchFault, string> = {
-  dark: 'is too dark to tell by: more light.',
-  bright: 'is burnt out: less light, or no flash.',
-  uneven: 'is uneven there: an edge, a hole or a shine. Move it to a plain spot.',
-}
-const faults = computed(() =>
-  names.flatMap((name) => {
-    const fault = patches.value[name] && faultOf(patches.value[name])
-    // A white card is bright; only one that is burnt out in a colour says nothing.
-    return fault && !(name === 'card' && fault === 'bright')
-      ? [`${words[name]} ${faultWords[fault]}`]
-      : []
-  }),
-)
-const colours = computed(() => {
-  const { sample, plain, card } = patches.value
+
+const photo = usePhotoPoints(() => [
+  { is: 'plain', says: 'Plain, no scent', beside: 'the control of the same day' },
+  { is: 'sample', says: chosen.value?.name ?? 'Sample', beside: 'the sample' },
+  { is: 'card', says: 'Card', beside: 'white or grey, takes out the light’s colour', card: true },
+])
+const { colours, faults, url } = photo
+const found = computed(() => {
+  const [sample, plain] = [colours.value.get('sample'), colours.value.get('plain')]
   if (!sample || !plain) return null
-  const [one, other] = [labOf(sample, card), labOf(plain, card)]
   return {
-    sample: one,
-    plain: other,
-    swatch: swatchOf(one),
-    plainSwatch: swatchOf(other),
-    card: card !== null,
-    difference: differenceOf(one, other),
+    sample,
+    plain,
+    difference: differenceOf(sample.balanced, plain.balanced),
+    asShot: differenceOf(sample.shot, plain.shot),
+    way: wayOf(sample.balanced, plain.balanced),
+    card: photo.card.value !== null,
   }
 })
+const wordInks: Record<ColourWord, string> = {
+  same: 'text-ok',
+  slight: 'text-ink',
+  clear: 'text-warn',
+  strong: 'text-stop',
+}
+/** Where on the scale of words a difference lies, %: to 20, as wide as they are. */
+const scaleTo = 20
+const along = (value: number) => `${(Math.min(scaleTo, value) / scaleTo) * 100}%`
+const scale = [
+  { says: 'same', from: 0, to: 2, colour: '#dfe8e1' },
+  { says: 'slight', from: 2, to: 5, colour: '#e8e9d4' },
+  { says: 'clear', from: 5, to: 10, colour: '#f0dcb8' },
+  { says: 'strong', from: 10, to: 20, colour: '#dfb98b' },
+] as const
+/** What its supplier said of its colour, and since when that does not hold. */
+const claim = computed(() => {
+  const scent = chosen.value?.scentId ? scents.known.get(chosen.value.scentId) : undefined
+  const said = scent?.scent.claims.colour
+  if (!scent || !said) return null
+  const who = suppliers.list.find((one) => one.id === scent.supplierId)?.document.name
+  const broke = scent.colour.find(({ from }) => from >= 5)?.day
+  const holds = (said === 'pale') === (broke === undefined)
+  return {
+    says: said === 'pale' ? 'stays pale' : 'browns',
+    holds,
+    who: `${who ?? 'Its supplier'} said. ${
+      said === 'pale'
+        ? broke === undefined
+          ? 'So far it does.'
+          : `Not since day ${broke}.`
+        : broke === undefined
+          ? 'Not so far.'
+          : `Since day ${broke}.`
+    }`,
+  }
+})
+
+function choose(one: number) {
+  pot.value = one
+  photo.forget('sample')
+}
+function pass() {
+  if (pot.value === null) return
+  passed.value = new Set([...passed.value, pot.value])
+  const next = nextDue()
+  if (next !== null) choose(next)
+}
 const busy = ref(false)
+const ready = computed(() => found.value !== null && !faults.value.length && pot.value !== null)
 async function keep() {
-  const found = colours.value
-  if (!found || pot.value === null || faults.value.length || busy.value) return
+  const { value: now } = found
+  const of = chosen.value
+  if (!ready.value || !now || !of || busy.value) return
   busy.value = true
-  const { difference: _, ...told } = found
   const eventId = newId()
   const send = (event: TrialEvent) =>
     api.post(`/api/trials/${id.value}/events`, { events: [event] })
   const at = () => new Date(workshop.clock()).toISOString()
   try {
+    const kept = photo.file.value && (await sendPhoto(`trials/${id.value}`, photo.file.value))
     await send({
       id: eventId,
       at: at(),
       kind: 'coloured',
-      pot: pot.value,
+      pot: of.pot,
       day: day.value,
-      ...told,
-      photo: null,
+      sample: now.sample.balanced,
+      plain: now.plain.balanced,
+      swatch: now.sample.balancedSwatch,
+      plainSwatch: now.plain.balancedSwatch,
+      card: now.card,
+      photo: kept,
     })
     toasts.show(
-      `${chosen.value?.name}: ${say.value.number(found.difference, undefined, 1)} from plain on day ${day.value}.`,
+      `${of.name}: ${say.value.number(now.difference, undefined, 1)} from plain on day ${day.value}.`,
       {
         undo: async () => {
           await send({ id: newId(), at: at(), kind: 'undone', event: eventId })
@@ -156,129 +142,223 @@ async function keep() {
         },
       },
     )
-    points.value = { plain: points.value.plain, card: points.value.card }
-    active.value = 'sample'
     await Promise.all([load(), trials.again()])
+    // The photo stays: often several jars stand in one.
+    const next = nextDue()
+    if (next === null) photo.forget('sample')
+    else choose(next)
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
   } finally {
     busy.value = false
   }
 }
-const signs: Record<Point, string> = { sample: '1', plain: '2', card: '3' }
+function again(event: Event) {
+  const input = event.target as HTMLInputElement
+  const [file] = input.files ?? []
+  if (file) void photo.take(file)
+  input.value = ''
+}
+useShortcuts({ Enter: () => void keep() })
+const lookOf = (one: (typeof scented.value)[number]) => {
+  const last = one.colour.at(-1)
+  return {
+    plain: last?.plain ?? '#e7dcc0',
+    sample: last?.swatch ?? '#e7dcc0',
+    says: due.value.has(one.pot)
+      ? last
+        ? `day ${last.day}`
+        : 'not yet'
+      : last
+        ? `✓ ${say.value.number(last.from, undefined, 1)}`
+        : '',
+    done: !due.value.has(one.pot) && last !== undefined,
+    noCard: last !== undefined && !last.card,
+  }
+}
+const place = computed(() => [...due.value].findIndex((one) => one === pot.value) + 1)
 </script>
 
 <template>
   <div class="mx-auto max-w-[1280px] px-4 py-3 sm:px-6">
     <p v-if="problem" role="alert" class="font-semibold text-stop">{{ problem }}</p>
     <template v-else-if="trial">
-      <div class="mb-3 flex flex-wrap items-center gap-3">
-        <div class="mr-auto">
-          <h1>A colour in a photo</h1>
-          <p class="text-ink-2">
-            Trial day {{ trial.document.number }}, day {{ say.number(day) }} after it. Sample and
-            plain beside each other, in daylight without sun, a white or grey card with them.
+      <header class="mb-3 flex flex-wrap items-center gap-3">
+        <div class="min-w-0 flex-1 basis-72">
+          <h1>
+            {{ chosen ? `${chosen.name} beside plain, day ${day}` : 'No pot with a scent' }}
+          </h1>
+          <p class="figure text-ink-2">
+            <template v-if="place">{{ place }} of {{ due.size }} that are due today. </template>
+            <NuxtLink :to="`/scents/trials/${id}`" class="link"
+              >Trial day {{ trial.document.number }}</NuxtLink
+            >
+            of {{ dayText(trial.document.day, { today: workshop.today, long: true }) }}
           </p>
         </div>
-        <AppButton :to="`/scents/trials/${id}`">Back to the day</AppButton>
-      </div>
-      <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_360px]">
-        <section class="sheet px-4 py-3">
-          <div class="mb-2 flex flex-wrap gap-2">
-            <button
-              v-for="name in names"
-              :key="name"
-              type="button"
-              class="segment"
-              :class="active === name ? 'on' : ''"
-              :aria-pressed="active === name"
-              @click="active = name"
-            >
-              <b class="figure mr-1">{{ signs[name] }}</b> {{ words[name] }}
-            </button>
-            <label
-              class="ml-auto cursor-pointer rounded-sm border border-line-3 bg-field px-3.5 py-2 font-[550] text-on-field focus-within:outline-2"
-            >
-              {{ url ? 'Another photo' : 'A photo' }}
-              <input type="file" accept="image/*" class="sr-only" @change="take" />
-            </label>
-          </div>
-          <div v-if="url" class="relative">
-            <img
-              :src="url"
-              alt="The photo: click where the chosen point is"
-              class="block w-full cursor-crosshair"
-              @click="pick"
-            />
-            <span
-              v-for="name in names.filter((one) => points[one])"
-              :key="name"
-              class="figure pointer-events-none absolute flex size-8 -translate-1/2 items-center justify-center rounded-full border-2 border-white font-bold text-white shadow-[0_0_0_2px_#182022]"
-              :class="name === active ? 'bg-act/70' : ''"
-              :style="{ left: `${points[name]!.x * 100}%`, top: `${points[name]!.y * 100}%` }"
-              >{{ signs[name] }}</span
-            >
-          </div>
-          <p v-else class="py-16 text-center text-ink-2">
-            Take a photo of the jar beside the plain one. It stays on this device.
-          </p>
-          <p class="mt-2 text-sm text-ink-2">
-            <kbd>1</kbd> <kbd>2</kbd> <kbd>3</kbd> choose the point, arrows move it.
-          </p>
-        </section>
+        <label
+          v-if="url"
+          class="cursor-pointer rounded-sm border border-line-3 bg-field px-3.5 py-2 font-[550] text-on-field focus-within:outline-2"
+        >
+          Take it again
+          <input type="file" accept="image/*" class="sr-only" @change="again" />
+        </label>
+        <AppButton v-if="due.size > 1" @click="pass">Not this one</AppButton>
+        <AppButton kind="main" :disabled="!ready || busy" @click="keep"
+          >{{
+            found
+              ? `Keep ${say.number(found.difference, undefined, 1)}${due.size > 1 ? ', next' : ''}`
+              : 'Keep it'
+          }}
+          <kbd class="ml-1">Enter</kbd></AppButton
+        >
+      </header>
+      <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_432px]">
+        <div>
+          <PhotoPicked :photo="photo">
+            Sample and plain beside each other, in daylight without sun, a white or grey card with
+            them. It is kept with the trial day.
+          </PhotoPicked>
+          <ul class="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-6" aria-label="Pots of this day">
+            <li v-for="one in scented" :key="one.pot">
+              <button
+                type="button"
+                class="block w-full text-left"
+                :aria-pressed="one.pot === pot"
+                @click="choose(one.pot)"
+              >
+                <span
+                  class="relative flex h-[54px] gap-1.5 bg-[#5a5f5b] p-2"
+                  :class="one.pot === pot ? 'outline-3 -outline-offset-3 outline-act' : ''"
+                >
+                  <i class="flex-1" :style="{ background: lookOf(one).plain }" />
+                  <i class="flex-1" :style="{ background: lookOf(one).sample }" />
+                  <b
+                    v-if="lookOf(one).says"
+                    class="figure absolute right-0 bottom-0 px-1.5 text-[12px] text-white"
+                    :class="lookOf(one).done ? 'bg-[#2a6d4e]' : 'bg-[#182022]'"
+                    >{{ lookOf(one).says }}{{ lookOf(one).noCard ? ', no card' : '' }}</b
+                  >
+                </span>
+                <span
+                  class="block truncate text-[13px]"
+                  :class="one.pot === pot ? 'font-bold' : ''"
+                  >{{ one.name }}</span
+                >
+              </button>
+            </li>
+          </ul>
+        </div>
         <div class="grid gap-3">
-          <section class="sheet px-4 py-3">
-            <FieldRow says="Which pot is the sample?">
-              <select v-model="pot" class="field font-normal">
-                <option v-for="one in scented" :key="one.pot" :value="one.pot">
-                  {{ one.code }} · {{ one.name }}
-                </option>
-              </select>
-            </FieldRow>
-            <template v-if="colours">
-              <div class="mt-3 flex h-24 border border-ink/50">
-                <i class="flex-1" :style="{ background: colours.plainSwatch }" />
-                <i class="flex-1" :style="{ background: colours.swatch }" />
+          <PointList :photo="photo" />
+          <section class="sheet px-4 py-3" aria-label="How far apart" aria-live="polite">
+            <template v-if="found">
+              <div class="flex gap-5">
+                <span
+                  class="chamfer flex h-[110px] min-w-0 flex-1 border border-ink/60"
+                  role="img"
+                  aria-label="Plain on the left, the sample on the right"
+                >
+                  <i class="flex-1" :style="{ background: found.plain.balancedSwatch }" />
+                  <i class="flex-1" :style="{ background: found.sample.balancedSwatch }" />
+                </span>
+                <div class="w-36">
+                  <b class="figure block text-[48px] leading-none">{{
+                    say.number(found.difference, undefined, 1)
+                  }}</b>
+                  <b
+                    class="block text-[20px]"
+                    :class="wordInks[differenceWord(found.difference)]"
+                    >{{ differenceWord(found.difference) }}</b
+                  >
+                  <span class="block text-[13px] leading-tight text-ink-2"
+                    >{{ say.list(found.way, 'and')
+                    }}<template v-if="found.card"
+                      ><br />without the card {{ say.number(found.asShot, undefined, 1) }}</template
+                    ></span
+                  >
+                </div>
               </div>
-              <p class="mt-1 flex text-sm text-ink-2">
-                <span class="flex-1">plain</span><span>sample</span>
-              </p>
-              <p class="mt-2">
-                <b class="figure text-[30px]">{{ say.number(colours.difference, undefined, 1) }}</b>
-                from plain: <b>{{ differenceWord(colours.difference) }}</b>
-              </p>
-              <p v-if="!colours.card" class="text-warn">
+              <div class="relative mt-4 text-[13px] text-ink-2" aria-hidden="true">
+                <div class="relative h-5">
+                  <span
+                    v-for="one in scale"
+                    :key="one.says"
+                    class="figure absolute -translate-x-full pr-0.5"
+                    :style="{ left: along(one.to) }"
+                    >{{ one.to }}</span
+                  >
+                </div>
+                <div class="relative flex h-4">
+                  <i
+                    v-for="one in scale"
+                    :key="one.says"
+                    class="border-r-2 border-sheet"
+                    :style="{ width: along(one.to - one.from), background: one.colour }"
+                  />
+                  <i
+                    class="absolute -inset-y-1 w-[3px] bg-ink"
+                    :style="{ left: along(found.difference) }"
+                  />
+                </div>
+                <div class="relative h-5">
+                  <span
+                    v-for="one in scale"
+                    :key="one.says"
+                    class="absolute"
+                    :class="
+                      differenceWord(found.difference) === one.says ? 'font-bold text-ink' : ''
+                    "
+                    :style="{ left: along(one.from) }"
+                    >{{ one.says }}</span
+                  >
+                </div>
+              </div>
+              <details class="mt-1 text-[13px]">
+                <summary class="link w-fit">
+                  why {{ say.number(found.difference, undefined, 1) }}?
+                </summary>
+                <p class="mt-1 text-ink-2">
+                  The light of each square is averaged,
+                  {{ found.card ? 'the colour of the light taken out by the card, ' : '' }}brought
+                  to lightness, red to green and yellow to blue, and the distance of the two taken
+                  as the eye sees it (CIEDE2000). Plain:
+                  {{ say.number(found.plain.balanced.l, undefined, 1) }},
+                  {{ say.number(found.plain.balanced.a, undefined, 1) }},
+                  {{ say.number(found.plain.balanced.b, undefined, 1) }}. Sample:
+                  {{ say.number(found.sample.balanced.l, undefined, 1) }},
+                  {{ say.number(found.sample.balanced.a, undefined, 1) }},
+                  {{ say.number(found.sample.balanced.b, undefined, 1) }}. Under 2 nobody sees it.
+                </p>
+              </details>
+              <p v-if="!found.card" class="mt-1 text-warn">
                 Without a card it is as the camera made it: good for this photo, not against
                 another.
               </p>
             </template>
-            <p v-else-if="url" class="mt-3 text-ink-2">Pick the sample and the plain one.</p>
+            <p v-else class="text-ink-2">
+              {{
+                url
+                  ? 'Pick the plain one, then the sample.'
+                  : 'How far the sample went from plain, once both are picked.'
+              }}
+            </p>
             <ul v-if="faults.length" role="alert" class="mt-2 font-semibold text-stop">
               <li v-for="fault in faults" :key="fault">{{ fault }}</li>
             </ul>
-            <AppButton
-              kind="main"
-              class="mt-3"
-              :disabled="!colours || faults.length > 0 || busy"
-              @click="keep"
-              >Keep the two swatches</AppButton
-            >
           </section>
-          <section v-if="chosen?.colour.length" class="sheet px-4 py-3">
-            <h2 class="text-sm font-semibold text-ink-2">{{ chosen.name }} so far</h2>
-            <ul class="mt-1">
-              <li v-for="one in chosen.colour" :key="one.day" class="flex items-center gap-3 py-1">
-                <span class="figure w-14">day {{ one.day }}</span>
-                <span class="flex h-6 w-20 border border-ink/40"
-                  ><i class="flex-1" :style="{ background: one.plain }" /><i
-                    class="flex-1"
-                    :style="{ background: one.swatch }"
-                /></span>
-                <b class="figure">{{ say.number(one.from, undefined, 1) }}</b>
-                {{ differenceWord(one.from) }}{{ one.card ? '' : ', no card' }}
-              </li>
-            </ul>
-          </section>
+          <ColourLine
+            v-if="chosen"
+            :seen="chosen.colour"
+            :now="
+              found ? { day, from: found.difference, swatch: found.sample.balancedSwatch } : null
+            "
+          >
+            <p v-if="claim" class="mt-1 border-t border-line-2 pt-1.5 text-[13px]">
+              <b :class="claim.holds ? 'text-ok' : 'text-warn line-through'">{{ claim.says }}</b>
+              <span class="ml-2 text-ink-2">{{ claim.who }}</span>
+            </p>
+          </ColourLine>
         </div>
       </div>
     </template>

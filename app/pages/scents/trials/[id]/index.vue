@@ -5,6 +5,7 @@ import { clockText } from '#core/scents/finding'
 import { stretchesOf } from '#core/trials/stretches'
 import { trialBatters } from '#core/trials/plan'
 import { addDays } from '#core/units/days'
+import { standingEvents } from '#core/units/standingEvents'
 
 /** A trial day: before it what to lay out and print, after it what its pots did. */
 const route = useRoute()
@@ -35,6 +36,23 @@ const batters = computed(() =>
 const batch = computed(() => batches.list.find((one) => one.id === document.value?.batchId) ?? null)
 const colourOf = (scentId: string | null) =>
   scentId ? (scents.known.get(scentId)?.scent.colour ?? '#8d6aa8') : '#8a9794'
+const noted = computed(() => {
+  const events = standingEvents(trial.value?.events ?? [])
+  const began = events.find(({ kind }) => kind === 'began')
+  return events.flatMap((event) =>
+    event.kind === 'noted'
+      ? [
+          {
+            id: event.id,
+            says: event.says,
+            photo: event.photo,
+            code: event.pot === null ? 'all' : (document.value?.pots[event.pot]?.code ?? ''),
+            at: began ? clockText((Date.parse(event.at) - Date.parse(began.at)) / 60_000) : '',
+          },
+        ]
+      : [],
+  )
+})
 const shown = computed(() =>
   (trial.value?.found ?? []).map((pot) => ({
     pot,
@@ -156,6 +174,28 @@ const print = () => window.print()
           </p>
         </section>
         <div class="grid gap-3">
+          <section v-if="noted.length" class="sheet px-4 py-3" aria-labelledby="noted">
+            <h2 id="noted" class="text-sm font-semibold text-ink-2">Noted in the round</h2>
+            <ul class="mt-1 grid gap-1.5">
+              <li v-for="one in noted" :key="one.id" class="flex gap-3">
+                <b class="figure w-14 shrink-0">{{ one.code }}</b>
+                <span class="min-w-0 flex-1"
+                  ><span class="typed">{{ one.says }}</span>
+                  <a
+                    v-if="one.photo"
+                    :href="`/api/photos/${one.photo}`"
+                    target="_blank"
+                    rel="noopener"
+                    ><img
+                      :src="`/api/photos/${one.photo}`"
+                      :alt="`Photo of ${one.code}`"
+                      class="mt-1 h-24 object-cover"
+                      loading="lazy" /></a
+                ></span>
+                <span class="figure text-ink-2">{{ one.at }}</span>
+              </li>
+            </ul>
+          </section>
           <BatterGlass
             v-if="trial.state === 'planned' && batters.length"
             :batters="batters"

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Camera } from '@lucide/vue'
+import type { PhotoOf } from '~/utils/smallPhoto'
 
 /** Photos that go with what is written down: taken or chosen, made small here, kept at once. */
-const { batchId } = defineProps<{ batchId: string }>()
+const { of, most = 8 } = defineProps<{ of: PhotoOf; most?: number }>()
 const ids = defineModel<string[]>({ required: true })
-const most = 8
 const problem = ref('')
 const busy = ref(false)
 async function add(event: Event) {
@@ -13,7 +13,7 @@ async function add(event: Event) {
   problem.value = ''
   for (const file of [...(input.files ?? [])].slice(0, most - ids.value.length))
     try {
-      ids.value = [...ids.value, await sendPhoto(batchId, file)]
+      ids.value = [...ids.value, await sendPhoto(of, file)]
     } catch (error) {
       problem.value =
         error instanceof ApiError ? error.message : `${file.name} cannot be read as a picture.`
@@ -40,7 +40,7 @@ async function add(event: Event) {
       v-if="ids.length < most"
       class="flex cursor-pointer items-center gap-2 rounded-sm border border-line-3 px-3 py-1.5 focus-within:outline-2"
       ><Camera :size="16" aria-hidden="true" /> {{ busy ? 'Keeping…' : 'Photo' }}
-      <input type="file" accept="image/*" multiple class="sr-only" :disabled="busy" @change="add" />
+      <input type="file" accept="image/*" :multiple="most > 1" class="sr-only" :disabled="busy" @change="add" />
     </label>
     <p v-if="problem" role="alert" class="w-full text-stop">{{ problem }}</p>
   </div>
