@@ -55,6 +55,7 @@ export interface RecordDifference {
     | 'goal'
     | 'scent'
     | 'supplier'
+    | 'colour'
     | 'trial'
     | 'photo'
   name: string

@@ -40,3 +40,10 @@ export type NoseDay = (typeof noseDays)[number]
 /** What differs between the pots of a trial besides their scent. */
 export const trialVaries = ['nothing', 'rate', 'water'] as const
 export type TrialVaries = (typeof trialVaries)[number]
+
+/** What a colour is stirred smooth in before it goes into the batter. */
+export const colourCarriers = ['oil', 'water', 'glycerine', 'lye', 'batter'] as const
+export type ColourCarrier = (typeof colourCarriers)[number]
+/** What a colour does to the lather: nothing, tints it, colours it and what it touches. */
+export const bleedWords = ['no', 'tints', 'stains'] as const
+export type Bleeds = (typeof bleedWords)[number]

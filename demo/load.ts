@@ -24,6 +24,7 @@ import {
   scents,
   suppliers,
   trials,
+  colours,
 } from '../server/db/documents'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { addPaired, sawPaired } from '../server/db/paired'
@@ -47,6 +48,7 @@ import type { TrialEvent } from '#contracts/trial'
 import { kept, lifeOnRack } from './rack'
 import { demoDevices } from './devices'
 import { runAtBench } from './runs'
+import { demoColours } from './colours'
 import { demoScents, demoSuppliers, demoTrials } from './scents'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
@@ -247,6 +249,8 @@ function loadScents(db: Db, today: string, formulaIds: Map<string, string>): voi
   const start = addDays(today, -420)
   for (const { id, document } of demoSuppliers)
     suppliers.save(db, id, 0, document, instantOf(start, 9))
+  for (const { id, document } of demoColours(today))
+    colours.save(db, id, 0, document, instantOf(start, 10))
   for (const { id, document } of demoScents) scents.save(db, id, 0, document, instantOf(start, 10))
   const { document } = demoFormulas.find((formula) => formula.document.name === 'Hostel Bar')!
   const formula = { id: formulaIds.get('Hostel Bar')!, document }

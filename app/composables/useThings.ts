@@ -132,6 +132,14 @@ export function useThings(gone: () => readonly BatchSummary[]) {
         also: 'supplier',
         verbs: [open(`/scents/suppliers/${id}`)],
       })),
+      ...[...materials.library.additives.values()]
+        .filter(({ id }) => materials.library.colours?.has(id))
+        .map(({ id, name }) => ({
+          id: `colour ${id}`,
+          name,
+          also: 'colour, how it came out here',
+          verbs: [open(`/scents/colours/${id}`)],
+        })),
       ...moulds.list.map(({ id, document }) => ({
         id,
         name: document.name,

@@ -25,7 +25,12 @@ export const useMaterials = defineStore('materials', () => {
     ),
   )
   const scents = useScents()
-  const library = computed((): Library => ({ ...materials.value, scents: scents.known }))
+  const colours = useColours()
+  const library = computed((): Library => ({
+    ...materials.value,
+    scents: scents.known,
+    colours: colours.known,
+  }))
   async function load() {
     try {
       shipped.value = (await ships).library
@@ -33,7 +38,7 @@ export const useMaterials = defineStore('materials', () => {
       documents.problem.value = sentenceOf(error)
       return
     }
-    await Promise.all([documents.load(), scents.loadKnown()])
+    await Promise.all([documents.load(), scents.loadKnown(), colours.load()])
   }
   /** The workshop's record for a material, if it has one. */
   const recordOf = (id: string) => documents.list.value.find((stored) => stored.id === id)

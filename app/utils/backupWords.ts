@@ -13,6 +13,7 @@ const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   goal: ['goal', 'goals'],
   scent: ['scent', 'scents'],
   supplier: ['supplier', 'suppliers'],
+  colour: ['colour', 'colours'],
   trial: ['trial day', 'trial days'],
   photo: ['photo', 'photos'],
 }

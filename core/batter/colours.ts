@@ -3,6 +3,7 @@ import type { Library } from '../materials/library'
 import { fatWeights } from '../formula/compute'
 import { sum } from '../statistics/sum'
 import { scentBrowns } from './scentBehaviour'
+import { seenLike } from './seenColours'
 
 type Rgb = [number, number, number]
 const rgb = (hex: string): Rgb => [1, 3, 5].map((at) => parseInt(hex.slice(at, at + 2), 16)) as Rgb
@@ -78,8 +79,18 @@ export function soapColour(document: FormulaDocument, library: Library): string 
   return hex(mix(rgb(cream), oils, oilTint))
 }
 
-const tintIn = (lines: AdditiveLine[], library: Library) =>
-  lines.map((line) => library.additives.get(line.id)).find((additive) => additive?.tints)
+/** The first colourant of some lines, with the bar of it that somebody has looked at and that is most like this one. */
+function tintIn(lines: AdditiveLine[], { method }: FormulaDocument, library: Library) {
+  const line = lines.find(({ id }) => library.additives.get(id)?.tints)
+  if (!line) return null
+  const known = library.colours?.get(line.id)
+  const gelled = method.gel === 'leave' ? null : method.gel === 'force'
+  const seen = known && seenLike(known, { rate: line.rate ?? null, gelled })
+  return { colour: library.additives.get(line.id)!.colour, seen: seen?.swatch ?? null }
+}
+/** What a soap becomes by a colourant: as it came out here, or else some way to the colour of the powder. */
+const tinted = (soap: string, { colour, seen }: NonNullable<ReturnType<typeof tintIn>>) =>
+  seen ?? mixHex(soap, colour, tinting)
 
 /** How much of a colourant's own colour the bar takes on (judgement). */
 const tinting = 0.8
@@ -90,8 +101,8 @@ const tinting = 0.8
  */
 export function barColour(document: FormulaDocument, library: Library): string {
   const soap = soapColour(document, library)
-  const tint = tintIn(document.additives, library)
-  const coloured = tint ? mixHex(soap, tint.colour, tinting) : soap
+  const tint = tintIn(document.additives, document, library)
+  const coloured = tint ? tinted(soap, tint) : soap
   return browns(document, library) ? mixHex(coloured, brown, browning) : coloured
 }
 
@@ -103,8 +114,8 @@ export function barColour(document: FormulaDocument, library: Library): string {
  */
 export function partColour(document: FormulaDocument, part: PartLine, library: Library): string {
   const soap = soapColour(document, library)
-  const tint = tintIn(part.additives, library)
-  const coloured = tint ? mixHex(soap, tint.colour, tinting) : byWater(soap, part)
+  const tint = tintIn(part.additives, document, library)
+  const coloured = tint ? tinted(soap, tint) : byWater(soap, part)
   return part.scent && browns(document, library) ? mixHex(coloured, brown, browning) : coloured
 }
 

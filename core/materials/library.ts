@@ -1,3 +1,4 @@
+import type { Colour } from '#contracts/colour'
 import type { KnownScent } from '#contracts/scent'
 import type { SpoonKind } from '#contracts/words'
 import { additives, type Additive } from './additives'
@@ -17,6 +18,8 @@ export interface Library {
   additives: ReadonlyMap<string, Additive>
   /** Scents of the workshop, with what was found of them; those that only have a name are in no record. */
   scents?: ReadonlyMap<string, KnownScent>
+  /** What the workshop knows of its colourants, by the id of the extra. */
+  colours?: ReadonlyMap<string, Colour>
   /** Which spoons amounts are measured with here; US ones unless the workshop says otherwise. */
   spoons?: SpoonKind
 }

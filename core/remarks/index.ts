@@ -38,6 +38,7 @@ import { patternWithoutColours } from './patternWithoutColours'
 import { protectedName } from './protectedName'
 import { rancidSoon } from './rancidSoon'
 import { saltWantsCoconut } from './saltWantsCoconut'
+import { colourBled } from './colourBled'
 import { scentBrowned } from './scentBrowned'
 import { scentCalm } from './scentCalm'
 import { scentFaded } from './scentFaded'
@@ -133,6 +134,7 @@ export const rules: Rule[] = [
   citrusFades,
   scentFaded,
   scentBrowned,
+  colourBled,
   skinReacts,
   scentWithoutMaximum,
 ]

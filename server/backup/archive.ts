@@ -50,6 +50,7 @@ const countedTables = {
   goals: 'goals',
   scents: 'scents',
   suppliers: 'suppliers',
+  colours: 'colours',
   trials: 'trials',
   trialEvents: 'trial_events',
   photos: 'photos',

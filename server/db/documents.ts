@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { Stored } from '#contracts/document'
+import { colourSchema } from '#contracts/colour'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
@@ -25,7 +26,7 @@ export type Saved<T> =
  * existed gets its default.
  */
 function documentStore<T>(
-  table: 'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials',
+  table: 'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials' | 'colours',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'
@@ -117,6 +118,8 @@ export const materials = documentStore('materials', ownMaterialSchema)
 export const moulds = documentStore('moulds', workshopMouldSchema)
 export const goals = documentStore('goals', goalSchema)
 export const scents = documentStore('scents', scentSchema)
+/** By the id of the extra in the library. */
+export const colours = documentStore('colours', colourSchema)
 export const suppliers = documentStore('suppliers', supplierSchema)
 /** Plans of trial days; what happened on them is in `db/trials.ts`. */
 export const trials = documentStore('trials', trialSchema)

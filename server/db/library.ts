@@ -1,12 +1,16 @@
 import { library, type Library } from '#core/materials/library'
 import { libraryWith } from '#core/materials/own'
 import type { Db } from './connection'
-import { materials } from './documents'
+import { colours, materials } from './documents'
 import { knownOf } from './known'
 import { getWorkshop } from './workshop'
 
-/** The library as this workshop has it: what ships with Mantle, with its own materials, values and scents. */
+/** The library as this workshop has it: what ships with Mantle, with its own materials, values, scents and colours. */
 export function workshopLibrary(db: Db): Library {
   const own = materials.list(db).map(({ document }) => document)
-  return { ...libraryWith(library, own, getWorkshop(db).spoons), scents: knownOf(db) }
+  return {
+    ...libraryWith(library, own, getWorkshop(db).spoons),
+    scents: knownOf(db),
+    colours: new Map(colours.list(db).map(({ id, document }) => [id, document])),
+  }
 }

@@ -1,3 +1,4 @@
+import { colourSchema } from '#contracts/colour'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
@@ -79,6 +80,19 @@ export const materialRoutes = documentRoutes({
       .filter(({ document }) => materialsUsed(document).has(id))
       .map(({ document }) => document.name)
     if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
+  },
+})
+
+export const colourRoutes = documentRoutes({
+  store: stores.colours,
+  schema: colourSchema,
+  called: 'colour',
+  may: ['formulas'],
+  ids: materialIdSchema,
+  beforeSave(db, id) {
+    const own = stores.materials.get(db, id)?.document
+    const extra = own ?? library.additives.get(id)
+    if (extra?.kind !== 'additive') refuse(422, 'There is no such extra in the library.')
   },
 })
 

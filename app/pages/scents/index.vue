@@ -133,6 +133,7 @@ const field = 'field !w-auto py-1 font-bold'
         aria-label="Find a scent by its name, code, supplier or smell"
         class="field !w-44 py-1.5"
       />
+      <AppButton to="/scents/colours">Colours</AppButton>
       <AppButton v-if="tried" to="/scents/found">What the trials found</AppButton>
       <AppButton @click="editing = true">Add a scent</AppButton>
       <AppButton kind="main" to="/scents/trials/new">Plan a trial day</AppButton>
