@@ -1,6 +1,8 @@
 import type { BatchSummary } from '#contracts/batch'
 import { offers } from '#core/events/index'
 import { notCut, notPoured, type Kind } from '#core/events/kind'
+import { findingOf } from '#core/scents/finding'
+import { inSentence } from '#core/units/language'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
 import type { Thing, Verb } from '~/utils/finding'
 import { stations } from '~/utils/stations'
@@ -117,15 +119,20 @@ export function useThings(gone: () => readonly BatchSummary[]) {
       ...[...fats.values()].map((one) => material('fat', one)),
       ...[...liquids.values()].map((one) => material('liquid', one)),
       ...[...additives.values()].map((one) => material('extra or colour', one)),
-      ...[...scents.values()].map(({ id, name, scent, tried }) => ({
-        id: `scent ${id}`,
-        name,
-        also: `scent${scent.code ? `, scratched ${scent.code}` : ''}${tried.length ? ', tried here' : ''}`,
-        verbs: [
-          open(`/scents/${id}`),
-          { ...open(`/scents/trials/new?take=${id}`, 'try'), also: ['trial'] },
-        ],
-      })),
+      ...[...scents.values()].map((known) => {
+        const { id, name, scent, tried } = known
+        const scratched = scent.code ? `, scratched ${scent.code}` : ''
+        const found = tried.length ? `: ${inSentence(findingOf(known, workshop.say).says)}` : ''
+        return {
+          id: `scent ${id}`,
+          name,
+          also: `scent${scratched}${found}`,
+          verbs: [
+            open(`/scents/${id}`),
+            { ...open(`/scents/trials/new?take=${id}`, 'try'), also: ['trial'] },
+          ],
+        }
+      }),
       ...suppliers.list.map(({ id, document }) => ({
         id: `supplier ${id}`,
         name: document.name,

@@ -4,7 +4,7 @@ import { standingEvents } from '#core/units/standingEvents'
 import { controlZero, ricedOf, stagesOf } from '#core/trials/clocks'
 import { doseFor, isOff, rateOf } from '#core/trials/dose'
 import { roundOf, type RoundOf } from '#core/trials/found'
-import { foretoldOf, plainMinutes, type Foretold } from '#core/trials/plan'
+import { foretoldOf, nextStage, plainMinutes, type Foretold } from '#core/trials/plan'
 import { stretchesOf, type Stretch } from '#core/trials/stretches'
 import { useIntervalFn } from '@vueuse/core'
 import type { PotLook } from '~/utils/potDrawing'
@@ -121,14 +121,8 @@ export function useTrialRound(trial: WholeTrial) {
     const at = clock.value
     if (at === null) return null
     const urgency = ({ state, own, foretold: when, stretches }: BenchPot) => {
-      const stage = stretches.at(-1)?.stage
-      const next =
-        stage === 'emulsion' || stage === undefined
-          ? when.at * 0.5
-          : stage === 'light'
-            ? when.at
-            : when.at * 1.5
-      const due = Math.max(0, (own ?? 0) - next + 1) * 2
+      const next = nextStage(stretches.at(-1)?.stage ?? 'emulsion', when)
+      const due = next ? Math.max(0, (own ?? 0) - next.at + 1) * 2 : 0
       return at - (state.lookedAt ?? state.zero ?? 0) + due
     }
     const [first] = [...running.value].sort((a, b) => urgency(b) - urgency(a))

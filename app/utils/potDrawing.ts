@@ -56,7 +56,7 @@ export function ribbonPath(
 }
 
 /** A point on a circle; minute 0 is at the top, an hour goes round. */
-const onCircle = (radius: number, minute: number): [number, number] => {
+export const onCircle = (radius: number, minute: number): [number, number] => {
   const angle = (minute / hour) * 2 * Math.PI - Math.PI / 2
   return [at(50 + radius * Math.cos(angle)), at(50 + radius * Math.sin(angle))]
 }

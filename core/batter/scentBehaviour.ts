@@ -2,6 +2,7 @@ import type { KnownScent } from '#contracts/scent'
 import type { ScentPortion } from '#contracts/result'
 import type { Library } from '../materials/library'
 import { effectOf } from '../scents/effect'
+import type { Formatter } from '../units/formatter'
 
 /** What a scent is known to do to a batter, by what is in its name. */
 export interface ScentBehaviour {
@@ -83,6 +84,23 @@ export function scentPace(
   }
   const behaviour = scentBehaviour(name)
   return behaviour && { name, times: behaviour.pace, rests: 'name', pots: 0, says: behaviour.says }
+}
+
+/**
+ * What a scent does to the time, and on what that rests: own pots first, and how many, or somebody's word.
+ * @example paceText(scentPace({ id: 'clove', name: 'Clove bud' }, { rate: 0.02, ratio: 2 }, shipped), say)
+ *   // 'Clove bud leaves 0.25 of the time: spice oils may seize, by its name alone'
+ */
+export function paceText({ name, times, rests, pots, says }: ScentPace, say: Formatter): string {
+  const what =
+    times > 1.05
+      ? `${name} gives ${say.number(times, undefined, 2)} times the time`
+      : times < 0.95
+        ? `${name} leaves ${say.number(times, undefined, 2)} of the time`
+        : `${name} keeps still`
+  if (rests === 'own' && pots > 0)
+    return `${what}, by ${say.count(pots, 'pot', 'pots')} of your own`
+  return `${what}: ${says}${rests === 'name' ? ', by its name alone' : ''}`
 }
 
 /** CIEDE2000 from plain from which a scent is seen to have browned a bar (judgement), and vanillin that does it. */

@@ -1,4 +1,5 @@
 import { patternOf } from '../formula/method'
+import { longestFor } from '../batter/bears'
 import { pours } from '../batter/patterns'
 import { reasonsOf, workingTime } from '../batter/workingTime'
 import type { Rule } from './rule'
@@ -14,7 +15,7 @@ export const layersTooSlow: Rule = (subject) => {
   const pour = pours[patternOf(document)]
   if (pour.lives !== 'setting') return null
   const time = workingTime(document, result, library)
-  const longest = pour.minutes * 1.6
+  const longest = longestFor(pour)
   if (time.minutes <= longest) return null
   const drier = ratioForTime(
     subject,

@@ -1,6 +1,8 @@
 import type { Reading, Sniff } from '#contracts/trial'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { knownAfter, triedPot } from '../../tests/support/knownScent'
+import { likeIt, mediumMinutes } from './like'
 import { randomSource, seedFrom } from '../statistics/randomSource'
 import { capOfBlend, mostOfOils } from './caps'
 import { judgedClaims } from './claims'
@@ -259,5 +261,48 @@ describe('what a supplier said', () => {
   ])('that it keeps is known on day 60, or when it is gone (%#)', (day, middle, judged) => {
     const strength = [{ day, middle, from: 0 as const, to: 3 as const, noses: 2 }]
     expect(judgedClaims({ ...claims, keeps: true }, { ...found(1, 0), strength })).toEqual(judged)
+  })
+})
+
+describe('one like it', () => {
+  const smelling = (id: string, smells: string[], ...minutes: number[]) =>
+    knownAfter(
+      id,
+      minutes.map((one) => triedPot(id, one)),
+      { smells },
+    )
+  const rose = smelling('rose', ['rose', 'clove'], 12, 14)
+  const others = [
+    smelling('calm', ['rose'], 30),
+    smelling('calmer', ['rose'], 45),
+    smelling('calmest', ['rose'], 60),
+    smelling('likest', ['rose', 'clove'], 58),
+    smelling('fast', ['clove'], 5),
+    smelling('same', ['rose'], 13),
+    smelling('other', ['mint'], 30),
+    smelling('untried', ['rose']),
+  ]
+  it('shares most smells, then is nearest in time; of the same time it is neither', () => {
+    const { calmer, faster } = likeIt(rose, [rose, ...others])
+    expect(calmer.map(({ id }) => id)).toEqual(['likest', 'calm'])
+    expect(faster.map(({ id }) => id)).toEqual(['fast'])
+  })
+  it('has nothing to say of what was never tried', () => {
+    expect(likeIt(others.at(-1)!, [rose])).toEqual({ calmer: [], faster: [] })
+    expect(mediumMinutes(others.at(-1)!)).toBeNull()
+  })
+  it('one that never got to medium is the calmest of all', () => {
+    const never = knownAfter('never', [triedPot('never', 9, { stages: {} })], { smells: ['rose'] })
+    expect(mediumMinutes(never)).toBe(Infinity)
+    expect(likeIt(rose, [never]).calmer).toEqual([never])
+    expect(likeIt(never, [rose, never]).faster).toEqual([rose])
+  })
+  it('is the middle of its pots at the water that most were tried at', () => {
+    const watered = knownAfter('rose', [
+      triedPot('rose', 12),
+      triedPot('rose', 14),
+      triedPot('rose', 40, { ratio: 2.8 }),
+    ])
+    expect(mediumMinutes(watered)).toBe(13)
   })
 })

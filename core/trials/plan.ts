@@ -2,6 +2,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { FormulaResult } from '#contracts/result'
 import type { KnownScent } from '#contracts/scent'
 import type { Trial, TrialPot, TrialSummary } from '#contracts/trial'
+import type { TrialStage } from '#contracts/trialWords'
 import { mixingC, workingTime } from '../batter/workingTime'
 import { usualMinutes } from '../bench/run/batter'
 import { computeFormula } from '../formula/compute'
@@ -166,6 +167,27 @@ export function foretoldOf(
     plain: plain.plain,
     pots: effect.pots,
   }
+}
+
+/** When each stage comes, for a minute of medium: as makers' soft batters go (judgement). */
+const ofMedium: readonly [stage: TrialStage, times: number][] = [
+  ['emulsion', 0],
+  ['light', 0.5],
+  ['medium', 1],
+  ['thick', 1.57],
+  ['too-far', 2.14],
+]
+
+/**
+ * The stage that comes next in a pot, and at which of its minutes; null where none does.
+ * @example nextStage('light', { at: 20 }) // { stage: 'medium', at: 20 }
+ */
+export function nextStage(
+  now: TrialStage,
+  foretold: Pick<Foretold, 'at'>,
+): { stage: TrialStage; at: number } | null {
+  const next = ofMedium[ofMedium.findIndex(([stage]) => stage === now) + 1]
+  return next ? { stage: next[0], at: foretold.at * next[1] } : null
 }
 
 /**

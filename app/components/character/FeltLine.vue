@@ -16,7 +16,7 @@ const off = computed(() => traitsFelt(traits, felt.value).filter(({ says }) => s
 
 <template>
   <p v-if="off.length" class="figure border-t border-line-2 px-4 py-2 text-sm">
-    <b class="font-[650]">By your own tests:</b>
+    <b class="font-[650]">By your own tests: </b>
     <span v-for="(one, place) in off" :key="one.trait">
       {{ inSentence(traitRules[one.trait].says) }} is {{ one.says }} than estimated,
       {{ Math.round(one.corrected) }} instead of {{ Math.round(one.estimate) }} ({{

@@ -90,14 +90,10 @@ const option = computed(() => {
     ],
   }
 })
-const says = computed(
-  () =>
-    `How far from plain since it was poured: ${
-      seen
-        .map(({ day, from }) => `${say.value.number(from, undefined, 1)} on day ${day}`)
-        .join(', ') || 'never looked at'
-    }.`,
-)
+const says = computed(() => {
+  const days = seen.map(({ day, from }) => `${say.value.number(from, undefined, 1)} on day ${day}`)
+  return `How far from plain since it was poured: ${say.value.list(days) || 'never looked at'}.`
+})
 </script>
 
 <template>

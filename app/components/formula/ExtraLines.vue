@@ -14,6 +14,7 @@ import {
 import { milkWay, milkWays, scorches, scorchingLiquids, setMilkWay } from '#core/water/milk'
 import { momentNames, wayNames } from '~/utils/moments'
 import { findingOf } from '#core/scents/finding'
+import { likeIt, mediumMinutes } from '#core/scents/like'
 import { sumOf } from '#core/statistics/sum'
 import { roundTo } from '#core/statistics/roundTo'
 import { inSentence } from '#core/units/language'
@@ -113,6 +114,28 @@ function join(index: number, known: KnownScent) {
   const { maxOfBar: _, ...line } = document.value.scents[index]!
   put(['scents', index], { ...line, id: known.id, name: known.name })
 }
+/** Scents like the one of a line that leave more time, and less. */
+function likeEntries(index: number) {
+  const { scents } = library.value
+  const known = scents?.get(document.value.scents[index]!.id)
+  if (!known || !scents) return []
+  const { calmer, faster } = likeIt(known, scents.values())
+  const entry = (says: string) => (one: KnownScent) => {
+    const minutes = mediumMinutes(one)!
+    const time = Number.isFinite(minutes)
+      ? `${say.value.number(minutes, undefined, 0)} min`
+      : 'over an hour'
+    const pots = say.value.count(one.tried.length, 'pot', 'pots')
+    return {
+      says: `${says} like it: ${one.name}, ${time} in ${pots}`,
+      act: () => join(index, one),
+    }
+  }
+  return [
+    ...calmer.slice(0, 1).map(entry('A calmer one')),
+    ...faster.slice(0, 1).map(entry('A faster one')),
+  ]
+}
 const scentEntries = (index: number) => [
   ...recordsOf(index).map((known) => ({
     says: `Join to its record${known.scent.code ? `, ${known.scent.code}` : ''}`,
@@ -126,6 +149,7 @@ const scentEntries = (index: number) => [
         },
       ]
     : []),
+  ...likeEntries(index),
   { says: 'Maximum in the finished bar…', act: () => (askMax.value = index) },
   document.value.scents[index]!.moment === 'trace'
     ? { says: 'Add it to the oils', act: () => put(['scents', index, 'moment'], 'oils') }

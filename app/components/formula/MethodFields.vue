@@ -3,7 +3,10 @@ import { patterns, type Pattern } from '#contracts/words'
 import { pours } from '#core/batter/patterns'
 import { pourActs } from '#core/batter/pourActs'
 import { patternOf, patternsOf } from '#core/formula/method'
+import { inSentence } from '#core/units/language'
 import { X } from '@lucide/vue'
+import { poursFor } from '#core/batter/bears'
+import { paceText } from '#core/batter/scentBehaviour'
 import { reasonsOf, workingTime } from '#core/batter/workingTime'
 
 /** How it is made: temperatures, gel, pour. */
@@ -18,6 +21,12 @@ const reasons = computed(() => {
     [less && `shortened by ${less}`, more && `lengthened by ${more}`].filter(Boolean),
   )
 })
+/** Pours of a batter that one colour shows nothing of are left to those who have colours. */
+const bearable = computed(() => {
+  const colours = document.value.parts.length > 1
+  return poursFor(time.value.minutes).filter((one) => colours || !pours[one].needsColours)
+})
+const scentsSay = computed(() => time.value.scents.map((one) => paceText(one, say.value)))
 const pattern = computed(() => patternOf(document.value))
 /** The pour decides the batter; what comes to it is done before, between or after. */
 const also = computed(() => patternsOf(document.value).slice(1))
@@ -120,6 +129,19 @@ const gels = { leave: 'as it comes', force: 'force it', prevent: 'prevent it' } 
         This batter stays workable for about
         <b class="figure font-semibold text-ink">{{ Math.round(time.minutes) }} minutes</b>:
         {{ reasons ? `${reasons};` : '' }} an estimate, your own times are better.
+        <template v-for="one in scentsSay" :key="one">{{ one }}. </template>
+        It bears
+        <template v-if="bearable.length"
+          ><template v-for="(one, at) in bearable" :key="one"
+            ><template v-if="at">{{ at === bearable.length - 1 ? ' or ' : ', ' }}</template
+            ><b v-if="one === pattern" class="font-semibold text-ink">{{
+              inSentence(pours[one].says)
+            }}</b
+            ><button v-else type="button" class="link" @click="setPattern(one)">
+              {{ inSentence(pours[one].says) }}
+            </button></template
+          >. </template
+        ><template v-else>no pour: it is too thick before a mould is full. </template>
         <NuxtLink class="link" to="/explained#time-to-work-a-rule-of-the-craft">Why?</NuxtLink>
       </template>
     </p>

@@ -1,36 +1,23 @@
 <script setup lang="ts">
+import { likeIt, sharedSmells } from '#core/scents/like'
 import type { ScentRow } from '~/composables/useScentRows'
 
 /** A calmer and a faster one that smells like it. */
 const { row, rows } = defineProps<{ row: ScentRow; rows: readonly ScentRow[] }>()
 const { say } = storeToRefs(useWorkshop())
 const minutes = (one: ScentRow) => one.finding.minutes ?? 61
-const shared = (one: ScentRow) =>
-  one.scent.smells.filter((smell) => row.scent.smells.includes(smell)).length
 /** Those tried that share a smell with it, two calmer and two faster, the likest first. */
 const like = computed(() => {
-  const others = rows.filter(
-    (one) => one.id !== row.id && one.known?.tried.length && shared(one) > 0,
-  )
-  const near = (a: ScentRow, b: ScentRow) =>
-    shared(b) - shared(a) ||
-    Math.abs(minutes(a) - minutes(row)) - Math.abs(minutes(b) - minutes(row))
-  const calmer = others
-    .filter((one) => minutes(one) > minutes(row))
-    .sort(near)
-    .slice(0, 2)
-  const faster = others
-    .filter((one) => minutes(one) <= minutes(row))
-    .sort(near)
-    .slice(0, 2)
-  return [...calmer, ...faster]
+  const known = rows.flatMap((one) => one.known ?? [])
+  const { calmer, faster } = likeIt({ tried: [], ...row.known, ...row }, known)
+  return [...calmer, ...faster].flatMap(({ id }) => rows.find((one) => one.id === id) ?? [])
 })
 const shown = computed(() => [...like.value, row].sort((a, b) => minutes(b) - minutes(a)))
 const says = (one: ScentRow) =>
   one.id === row.id
     ? 'this one'
     : `${minutes(one) > minutes(row) ? 'calmer' : 'faster'}, ${say.value.list(
-        one.scent.smells.filter((smell) => row.scent.smells.includes(smell)).slice(0, 2),
+        sharedSmells(one, row).slice(0, 2),
       )}`
 </script>
 

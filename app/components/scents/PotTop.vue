@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Foretold } from '#core/trials/plan'
 import type { Stretch } from '#core/trials/stretches'
-import { handAt, heights, ringPiece, type PotLook } from '~/utils/potDrawing'
+import { handAt, heights, onCircle, ringPiece, type PotLook } from '~/utils/potDrawing'
 
 /**
  * A pot from above; its rim is an hour that begins at the top, and the line on it thickens as the batter does. A lid lies on one that
@@ -12,6 +12,7 @@ const {
   now = null,
   foretold = null,
   lid = null,
+  riced = null,
 } = defineProps<{
   look: PotLook
   /** Of its batter, and of its scent on the rim. */
@@ -33,6 +34,16 @@ const pieces = computed(() =>
     ringPiece(from, Math.min(to, 59.9), inner, inner + 1.5 + widest * heights[stage]),
   ),
 )
+/** Minutes between two grains on the rim of a pot that was grainy. */
+const grain = 0.7
+const grains = computed(() => {
+  if (!riced) return []
+  const last = Math.min(59.9, riced.to ?? stretches.at(-1)?.to ?? riced.from)
+  const count = Math.max(2, Math.floor((last - riced.from) / grain) + 1)
+  return Array.from({ length: count }, (_, nth) =>
+    onCircle(inner + 10, Math.min(59.9, riced.from + nth * grain)),
+  )
+})
 const range = computed(() =>
   foretold === null
     ? ''
@@ -52,11 +63,13 @@ const range = computed(() =>
     </g>
     <path v-if="range" :d="range" :fill="rim ?? 'currentColor'" fill-opacity=".5" />
     <path v-for="(piece, nth) in pieces" :key="nth" :d="piece" :fill="rim ?? 'currentColor'" />
-    <path
-      v-if="riced"
-      :d="handAt(riced.from, inner + 11, inner + 11)"
-      stroke="currentColor"
-      stroke-width="2"
+    <circle
+      v-for="([x, y], nth) in grains"
+      :key="`grain ${nth}`"
+      :cx="x"
+      :cy="y"
+      r="1.1"
+      fill="currentColor"
     />
     <template v-if="lid === null">
       <PotFace :look="look" :colour="colour" />

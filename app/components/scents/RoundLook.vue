@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { nextStage } from '#core/trials/plan'
 import { clockText } from '#core/scents/finding'
 import { sights, type BenchPot, type TrialRound } from '~/composables/useTrialRound'
 
@@ -66,17 +67,8 @@ const batterOf = (pot: BenchPot) =>
 const next9 = computed(() => {
   const pot = inHand.value
   if (!pot || pot.own === null) return null
-  const stage = pot.stretches.at(-1)?.stage ?? 'emulsion'
-  const [saw, times] = (
-    {
-      emulsion: ['light', 0.5],
-      light: ['medium', 1],
-      medium: ['thick', 1.57],
-      thick: ['too-far', 2.14],
-      'too-far': [null, 0],
-    } as const
-  )[stage]
-  return saw === null ? null : { saw, at: pot.foretold.at * times }
+  const next = nextStage(pot.stretches.at(-1)?.stage ?? 'emulsion', pot.foretold)
+  return next && { saw: next.stage, at: next.at }
 })
 const nextSays = computed(() => {
   if (!next9.value) return ''

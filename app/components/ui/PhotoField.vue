@@ -40,7 +40,14 @@ async function add(event: Event) {
       v-if="ids.length < most"
       class="flex cursor-pointer items-center gap-2 rounded-sm border border-line-3 px-3 py-1.5 focus-within:outline-2"
       ><Camera :size="16" aria-hidden="true" /> {{ busy ? 'Keeping…' : 'Photo' }}
-      <input type="file" accept="image/*" :multiple="most > 1" class="sr-only" :disabled="busy" @change="add" />
+      <input
+        type="file"
+        accept="image/*"
+        :multiple="most > 1"
+        class="sr-only"
+        :disabled="busy"
+        @change="add"
+      />
     </label>
     <p v-if="problem" role="alert" class="w-full text-stop">{{ problem }}</p>
   </div>
