@@ -3,8 +3,8 @@ import { daySchema, idSchema } from './basics'
 import type { Stored } from './document'
 import { formulaSchema } from './formula'
 import { codeSchema, swatchSchema } from './scent'
-import { noseDays, strengths, trialSigns, trialStages, trialVaries } from './trialWords'
-import type { TrialStage } from './trialWords'
+import { noseDays, sniffWords, strengths, trialSigns, trialStages, trialVaries } from './trialWords'
+import type { SniffWord, TrialStage } from './trialWords'
 
 /*
  * A trial day: scents stirred into pots of one batter. The plan is a document; what happens on the day and after it is in events that
@@ -102,7 +102,14 @@ export const trialEventSchema = z.discriminatedUnion('kind', [
     nose: text(60).min(1),
     day: z.union(noseDays.map((day) => z.literal(day))),
     strengths: z
-      .array(z.strictObject({ pot, strength: z.union(strengths.map((one) => z.literal(one))) }))
+      .array(
+        z.strictObject({
+          pot,
+          strength: z.union(strengths.map((one) => z.literal(one))),
+          unsure: z.boolean().optional(),
+          words: z.array(z.enum(sniffWords)).max(sniffWords.length).optional(),
+        }),
+      )
       .min(1)
       .max(40),
     /** Smelt something in a plain jar: kept, and not counted. */
@@ -159,6 +166,8 @@ export interface Sniff {
   nose: string
   day: number
   strength: (typeof strengths)[number]
+  /** What it smelt of besides; not there where nothing was said. */
+  words?: SniffWord[]
 }
 
 /** What a pot looks like beside plain on a day, CIEDE2000. */

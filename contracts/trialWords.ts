@@ -24,6 +24,10 @@ export const colourClaims = ['pale', 'browns'] as const
 export const strengths = [0, 1, 2, 3] as const
 export type Strength = (typeof strengths)[number]
 
+/** What a jar smells of besides how strong, in one word. */
+export const sniffWords = ['sweet', 'sharp', 'smoky', 'soapy', 'fatty', 'spoiled'] as const
+export type SniffWord = (typeof sniffWords)[number]
+
 export const scentKinds = ['fragrance', 'essentialOil', 'blend'] as const
 export type ScentKind = (typeof scentKinds)[number]
 

@@ -142,7 +142,12 @@ export function foundIn(trial: Trial, events: readonly TrialEvent[]): PotFound[]
           ? []
           : event.strengths
               .filter((one) => one.pot === at)
-              .map(({ strength }) => ({ nose: event.nose, day: event.day, strength })),
+              .map(({ strength, words = [] }) => ({
+                nose: event.nose,
+                day: event.day,
+                strength,
+                ...(words.length ? { words } : {}),
+              })),
       ),
       colour: holds
         .flatMap((event) =>

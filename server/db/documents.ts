@@ -26,7 +26,8 @@ export type Saved<T> =
  * existed gets its default.
  */
 function documentStore<T>(
-  table: 'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials' | 'colours',
+  table:
+    'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials' | 'colours',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'

@@ -1,4 +1,4 @@
-import type { Sniffing } from '#contracts/sniffing'
+import type { Said, Sniffing } from '#contracts/sniffing'
 import type { Strength } from '#contracts/trialWords'
 import type { Jar } from '#core/trials/jars'
 import { v7 } from 'uuid'
@@ -17,21 +17,22 @@ interface Row {
 export interface OpenSniffing {
   id: string
   jars: Jar[]
-  noses: { nose: string; answers: Record<string, Strength> }[]
+  noses: { nose: string; answers: Record<string, Strength>; said: Record<string, Said> }[]
 }
 
 function sniffingOf(db: Db, row: Row): OpenSniffing {
   const noses = db
-    .prepare<[string], { nose: string; answers: string }>(
-      'SELECT nose, answers FROM sniffs WHERE sniffing_id = ? ORDER BY at, rowid',
+    .prepare<[string], { nose: string; answers: string; said: string }>(
+      'SELECT nose, answers, said FROM sniffs WHERE sniffing_id = ? ORDER BY at, rowid',
     )
     .all(row.id)
   return {
     id: row.id,
     jars: JSON.parse(row.jars) as Jar[],
-    noses: noses.map(({ nose, answers }) => ({
+    noses: noses.map(({ nose, answers, said }) => ({
       nose,
       answers: JSON.parse(answers) as Record<string, Strength>,
+      said: JSON.parse(said) as Record<string, Said>,
     })),
   }
 }
@@ -69,14 +70,13 @@ export function beginSniffing(db: Db, jars: readonly Jar[], now: string): OpenSn
 export function keepSniff(
   db: Db,
   id: string,
-  nose: string,
-  answers: Record<string, Strength>,
+  { nose, answers, said }: OpenSniffing['noses'][number],
   now: string,
 ): void {
   db.prepare(
-    `INSERT INTO sniffs (sniffing_id, nose, answers, at) VALUES (?, ?, ?, ?)
-     ON CONFLICT (sniffing_id, nose) DO UPDATE SET answers = excluded.answers`,
-  ).run(id, nose, JSON.stringify(answers), now)
+    `INSERT INTO sniffs (sniffing_id, nose, answers, said, at) VALUES (?, ?, ?, ?, ?)
+     ON CONFLICT (sniffing_id, nose) DO UPDATE SET answers = excluded.answers, said = excluded.said`,
+  ).run(id, nose, JSON.stringify(answers), JSON.stringify(said), now)
 }
 
 export const closeSniffing = (db: Db, id: string, now: string): void =>

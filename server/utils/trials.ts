@@ -36,6 +36,7 @@ export function revealed(db: Db, { id, jars, noses }: OpenSniffing): Revealed {
       name: potOf(jar)?.name ?? '',
       scentId: potOf(jar)?.scentId ?? null,
       strengths: noses.map(({ answers }) => answers[jar.code] ?? null),
+      said: noses.map(({ said }) => said[jar.code] ?? null),
     })),
   }
 }
@@ -47,10 +48,10 @@ export function endSniffing(db: Db, round: OpenSniffing, now: string): Revealed 
     for (const trialId of new Set(round.jars.map((jar) => jar.trialId))) {
       if (!getTrial(db, trialId)) continue
       const jars = round.jars.filter((jar) => jar.trialId === trialId)
-      const events = round.noses.flatMap(({ nose, answers }): TrialEvent[] => {
+      const events = round.noses.flatMap(({ nose, answers, said }): TrialEvent[] => {
         const strengths = jars.flatMap(({ code, pot }) => {
           const strength = answers[code]
-          return strength === undefined ? [] : [{ pot, strength }]
+          return strength === undefined ? [] : [{ pot, strength, ...said[code] }]
         })
         if (!strengths.length) return []
         const apart = result.apart.includes(nose)

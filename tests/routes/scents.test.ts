@@ -177,7 +177,15 @@ describe('noses', () => {
       send<Sniffing>('POST', `/api/sniffing/${round.id}/sniffs`, { nose, answers })
     expect((await send('POST', `/api/sniffing/${round.id}/names`, {})).status).toBe(422)
     expect((await sniff('Jo', { ZZZ: 1 })).status).toBe(422)
+    const stray = { nose: 'Jo', answers: { FHE: 3 }, said: { TTK: { words: ['sweet'] } } }
+    const refused = await send('POST', `/api/sniffing/${round.id}/sniffs`, stray)
+    expect(refused.body.errors[0]!.path).toBe('said.TTK')
     await sniff('Jo', { FHA: 0, FHE: 3, TTK: 1 })
+    await send('POST', `/api/sniffing/${round.id}/sniffs`, {
+      nose: 'Jo',
+      answers: { FHA: 0, FHE: 3, TTK: 1 },
+      said: { FHE: { words: ['smoky'], unsure: true } },
+    })
     const { body: both } = await sniff('Idris', { FHA: 2, FHE: 1, TTK: 1 })
     expect(both.noses).toEqual([
       { nose: 'Jo', jars: 3 },
@@ -189,6 +197,7 @@ describe('noses', () => {
     expect(told.jars.find(({ code }) => code === 'FHE')).toMatchObject({
       name: 'Scent 1',
       strengths: [3, 1],
+      said: [{ words: ['smoky'], unsure: true }, null],
       day: 1,
     })
     expect((await sniff('Maren', { FHA: 0 })).status).toBe(409)

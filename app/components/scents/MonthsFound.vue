@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { KnownScent, TriedPot } from '#contracts/scent'
+import type { Strength } from '#contracts/trialWords'
 import { differenceWord } from '#core/scents/colour'
 import { strengthText } from '#core/scents/finding'
 import { noseDays } from '#core/scents/noses'
@@ -14,15 +15,18 @@ const days = computed(() =>
   noseDays.map((day) => ({
     day,
     middle: known.strength.find((one) => one.day === day)?.middle ?? null,
-    sniffs: noses.value.map((nose) => ({
+    sniffs: noses.value.map((nose): { nose: string; strength?: Strength; words?: string[] } => ({
       nose,
-      strength: pots
+      ...pots
         .flatMap(({ strength }) => strength)
-        .find((one) => one.day === day && one.nose === nose)?.strength,
+        .find((one) => one.day === day && one.nose === nose),
     })),
     colour: known.colour.find((one) => one.day === day) ?? null,
   })),
 )
+/** What several noses smelt in it, each word once. */
+const wordsOf = (sniffs: readonly { words?: string[] }[]) =>
+  say.value.list([...new Set(sniffs.flatMap(({ words = [] }) => words))])
 const latest = computed(() => known.colour.at(-1) ?? null)
 const card = computed(() => known.colour.every((one) => one.card))
 </script>
@@ -52,6 +56,9 @@ const card = computed(() => known.colour.every((one) => one.card))
           <td v-for="one in days" :key="one.day" class="pb-2 align-top">
             <template v-if="one.middle !== null">
               <b>{{ strengthText(one.middle) }}</b>
+              <span v-if="wordsOf(one.sniffs)" class="block text-xs text-ink-2">{{
+                wordsOf(one.sniffs)
+              }}</span>
               <span class="mt-0.5 flex gap-[3px]">
                 <span
                   v-for="sniff in one.sniffs"

@@ -8,3 +8,6 @@ CREATE TABLE colours (
   changed_by TEXT NOT NULL DEFAULT '',
   deleted_at TEXT
 ) STRICT;
+
+-- What a nose said of a jar besides its strength, by the code of the jar.
+ALTER TABLE sniffs ADD COLUMN said TEXT NOT NULL DEFAULT '{}' CHECK (json_valid(said));

@@ -10,8 +10,10 @@ export default route(
     const codes = new Set(round.jars.map(({ code }) => code))
     for (const code of Object.keys(body.answers))
       if (!codes.has(code)) refuse(422, `No jar is called ${code}.`, `answers.${code}`)
+    for (const code of Object.keys(body.said))
+      if (body.answers[code] === undefined) refuse(422, `${code} has no answer.`, `said.${code}`)
     if (!Object.keys(body.answers).length) refuse(422, 'Sniff at one jar at least.', 'answers')
-    keepSniff(db, id, body.nose, body.answers, now)
+    keepSniff(db, id, body, now)
     return blind(getSniffing(db, id)!)
   },
   { may: ['bench', 'rack'] },
