@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
+import { fixedNow } from '../support/server'
 import { expect, openFormula, test, typeLine } from './fixtures'
 
 /* A trial day as it is walked: planned, at the bench, noses afterwards; and what formulas learn of it. */
@@ -15,6 +16,26 @@ async function planDay(page: Page, ...places: string[]) {
 const weigh = async (page: Page, grams: string) => {
   await page.getByLabel('Grams that the scale shows').fill(grams)
   await page.keyboard.press('Enter')
+}
+
+/** A photo of plain soap at the left, a tan sample at the right, burnt out at the top. */
+async function photoOf(page: Page): Promise<Buffer> {
+  const photo = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 400
+    canvas.height = 300
+    const draw = canvas.getContext('2d')!
+    for (const [colour, ...at] of [
+      ['#e6dcc2', 0, 0, 200, 300],
+      ['#b08a58', 200, 0, 200, 300],
+      ['#ffffff', 0, 0, 400, 60],
+    ] as [string, number, number, number, number][]) {
+      draw.fillStyle = colour
+      draw.fillRect(...at)
+    }
+    return canvas.toDataURL('image/png').split(',')[1]!
+  })
+  return Buffer.from(photo, 'base64')
 }
 
 test('a six-pot day at the bench: off-rate, an undo, the network lost and a reload, to the end', async ({
@@ -133,6 +154,131 @@ test('the same from paper, with a minute that was left out', async ({ page }) =>
   await expect(page.getByText('medium at 28:00')).toBeVisible()
 })
 
+test.describe('the whole of a trial', () => {
+  test.use({ serviceWorkers: 'block' })
+  test('from a plan to day 60: a racer at the bench, two noses, a photo, and a formula that knows of it', async ({
+    page,
+    server,
+  }) => {
+    test.slow()
+    // The server's clock stands still, the bench's runs: whenever it asks, it is told its own time.
+    const started = Date.parse(fixedNow)
+    await page.clock.install({ time: started })
+    let day = started
+    await page.route('**/api/workshop', async (route) => {
+      const response = await route.fetch()
+      const now = await page.evaluate(() => Date.now())
+      await route.fulfill({
+        response,
+        json: {
+          ...((await response.json()) as object),
+          now: new Date(Math.max(now, day)).toISOString(),
+        },
+      })
+    })
+    await planDay(page, 'E1', 'E2', 'E3', 'E4', 'E5')
+    await page.getByRole('link', { name: 'Pad and labels' }).click()
+    await expect(page.getByRole('row')).toHaveCount(7)
+    await expect(page.getByRole('img', { name: 'Address of the round of noses' })).toHaveCount(6)
+    await page.getByRole('link', { name: 'To the day' }).click()
+    await page.getByRole('link', { name: 'Begin the round' }).click()
+    await page.getByRole('button', { name: /start the clock/ }).click()
+    for (let pot = 0; pot < 6; pot++) await weigh(page, '60')
+    for (let pot = 0; pot < 5; pot++) {
+      await page.clock.runFor(20_000)
+      await weigh(page, '2.02')
+    }
+    const tiles = page.locator('button[aria-pressed][aria-label*=":"]')
+    await expect(tiles).toHaveCount(6)
+    const tile = (name: string) => tiles.filter({ hasText: name })
+    /** What is seen in a pot after so many minutes more. */
+    const see = async (minutes: number, name: string, key: string) => {
+      await page.clock.runFor(minutes * 60_000)
+      await tile(name).click()
+      await page.keyboard.press(key)
+    }
+    await see(2, 'Bramble', '3')
+    await see(2, 'Bramble', '4')
+    await expect(tile('Bramble')).toContainText('medium')
+    await see(4, 'Bramble', '6')
+    await see(20, 'Plain', '3')
+    await see(6, 'Plain', '4')
+    await page.getByRole('button', { name: 'Note', exact: true }).first().click()
+    await page.getByRole('button', { name: 'darker' }).click()
+    await page
+      .getByRole('dialog')
+      .getByLabel('Photo')
+      .setInputFiles({ name: 'pot.png', mimeType: 'image/png', buffer: await photoOf(page) })
+    await expect(page.getByRole('img', { name: 'Photo 1' })).toBeVisible()
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await page.getByRole('button', { name: 'End the round' }).click()
+    await page.getByRole('button', { name: 'End it' }).click()
+    await expect(page.getByText('Noted in the round')).toBeVisible()
+    await expect(page.getByRole('img', { name: 'Photo of all' })).toBeVisible()
+    await expect(page.getByText(/^medium at [45]:/)).toBeVisible()
+    const ofDay = page.url()
+
+    // Sixty days on: the jars of all days are one round.
+    await server.kill()
+    await server.run({ MANTLE_NOW: '2027-01-22T09:30:00Z' })
+    day = Date.parse('2027-01-22T09:30:00Z')
+    await page.clock.setSystemTime(day)
+    await page.goto('/scents/sniffing')
+    const asks = page.getByRole('heading', { name: /^How much scent is left in/ })
+    const plain = await page.evaluate(async () => {
+      const trials = (await (await fetch('/api/trials')).json()) as {
+        found: { scentId: string | null; code: string }[]
+      }[]
+      return trials.flatMap(({ found }) =>
+        found.flatMap(({ scentId, code }) => (scentId === null ? [code] : [])),
+      )
+    })
+    for (const nose of ['Maren', 'Jo']) {
+      await page.getByLabel('Whose nose is next').fill(nose)
+      await page.getByRole('button', { name: 'Begin' }).click()
+      while (await asks.isVisible()) {
+        const code = (await asks.textContent())!.match(/in (\S+)\?/)![1]!
+        await page.keyboard.press(plain.includes(code) ? '0' : nose === 'Jo' ? '1' : '2')
+        await expect(asks.filter({ hasText: code })).toHaveCount(0)
+      }
+      await page.getByRole('button', { name: `${nose} is through` }).click()
+    }
+    await page.getByRole('button', { name: /tell the names/ }).click()
+    await expect(page.getByText('✓ The plain one was gone for all.')).toBeVisible()
+
+    await page.goto(`${ofDay}/colours`)
+    await expect(page.getByText(/^1 of 5 that are due today/)).toBeVisible()
+    await page.getByRole('button', { name: /Bramble/ }).click()
+    await page
+      .getByLabel('A photo')
+      .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: await photoOf(page) })
+    const picture = page.getByRole('img', { name: /^The photo/ })
+    const { width, height } = (await picture.boundingBox())!
+    await picture.click({ position: { x: width * 0.25, y: height * 0.6 } })
+    await picture.click({ position: { x: width * 0.75, y: height * 0.6 } })
+    await page.getByRole('button', { name: /^Keep 23\.6/ }).click()
+    await expect(page.getByText('Bramble: 23.6 from plain on day 60.')).toBeVisible()
+
+    // The formula: what is said of it, its minutes, and what it may be poured as.
+    await openFormula(page, 'Hostel Bar')
+    const pours = page.getByRole('region', { name: 'Method' })
+    const minutes = async () =>
+      Number((await pours.textContent())!.match(/about (\d+) minutes:/)![1])
+    const before = await minutes()
+    await page.getByRole('button', { name: 'More for Fir & smoke' }).click()
+    await page.getByRole('menuitem', { name: 'Remove' }).click()
+    const without = await minutes()
+    expect(without).toBeGreaterThan(before)
+    await typeLine(page, 'bramble 5%')
+    await expect(page.getByText(/Bramble was past pouring after [89] min in 1 pot/)).toBeVisible()
+    await expect(page.getByText(/Bramble turned your own plain soap: 23\.6/)).toBeVisible()
+    await expect(
+      pours.getByText(/Bramble leaves 0\.\d+ of the time, by 1 pot of your own/),
+    ).toBeVisible()
+    expect(await minutes()).toBeLessThan(without / 2)
+  })
+})
+
 test('two noses at the jars of the Shelf, blind to the last; then the names', async ({ page }) => {
   const heard: string[] = []
   page.on('response', (response) => {
@@ -156,7 +302,7 @@ test('two noses at the jars of the Shelf, blind to the last; then the names', as
       await page.keyboard.press(plain ? '0' : '2')
     }
     if (nose === 'Maren') {
-      await page.getByRole('button', { name: /^Back to/ }).click()
+      await page.getByRole('button', { name: /Back to/ }).click()
       await page.reload()
       await expect(page.getByText('Maren: jar 12 of 12')).toBeVisible()
       const asks = page.getByRole('heading', { name: /^How much scent is left in/ })
@@ -204,26 +350,10 @@ test('a colour is picked in a photo by keys, and what is burnt out is refused', 
       return `/scents/trials/${trials[0]!.id}/colours`
     }),
   )
-  // Plain soap at the left, a tan sample at the right, burnt out at the top.
-  const photo = await page.evaluate(() => {
-    const canvas = document.createElement('canvas')
-    canvas.width = 400
-    canvas.height = 300
-    const draw = canvas.getContext('2d')!
-    for (const [colour, ...at] of [
-      ['#e6dcc2', 0, 0, 200, 300],
-      ['#b08a58', 200, 0, 200, 300],
-      ['#ffffff', 0, 0, 400, 60],
-    ] as [string, number, number, number, number][]) {
-      draw.fillStyle = colour
-      draw.fillRect(...at)
-    }
-    return canvas.toDataURL('image/png').split(',')[1]!
-  })
   await page
     .getByLabel(/photo/i)
     .first()
-    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: Buffer.from(photo, 'base64') })
+    .setInputFiles({ name: 'jar.png', mimeType: 'image/png', buffer: await photoOf(page) })
   const picture = page.getByRole('img', { name: /^The photo/ })
   const { width, height } = (await picture.boundingBox())!
   const at = (x: number, y: number) => picture.click({ position: { x: width * x, y: height * y } })

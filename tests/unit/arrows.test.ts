@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
-import { relative, resolve } from 'node:path'
+import { basename, relative, resolve } from 'node:path'
 import { ESLint } from 'eslint'
 import tseslint from 'typescript-eslint'
 import { describe, expect, it } from 'vitest'
@@ -83,3 +83,10 @@ describe('lint holds the arrows', () => {
     expect(await faults(code, file)).toEqual([])
   })
 }, 30_000)
+
+it('no two components are called the same: only one of them would ever be drawn', () => {
+  const names = readdirSync('app/components', { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.vue'))
+    .map((file) => basename(file))
+  expect(names.filter((name, place) => names.indexOf(name) !== place)).toEqual([])
+})

@@ -40,7 +40,7 @@ const says = (one: ScentRow) =>
         :class="one.id === row.id ? 'bg-act-ground' : ''"
       >
         <i v-if="one.id === row.id" class="absolute inset-y-0 left-0 w-1 bg-act" />
-        <PotPicture class="size-9" :look="one.look" :colour="one.batter" />
+        <SmallPot class="size-9" :look="one.look" :colour="one.batter" />
         <span class="min-w-0 flex-1 leading-[18px]">
           <NuxtLink :to="`/scents/${one.id}`" class="block truncate font-bold hover:underline">{{
             one.scent.name

@@ -53,7 +53,7 @@ const ribbons = computed(() =>
   <div>
     <ol class="flex flex-wrap gap-x-6 gap-y-2">
       <li v-for="mark in marks" :key="mark.look" class="flex items-center gap-2">
-        <PotPicture class="size-[58px]" :look="mark.look" :colour="batter" />
+        <SmallPot class="size-[58px]" :look="mark.look" :colour="batter" />
         <span>
           <b class="figure block text-[18px] leading-5">{{ clockText(mark.minutes) }}</b>
           <span class="text-ink-2">{{ names[mark.look] }}</span>

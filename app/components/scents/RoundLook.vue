@@ -146,7 +146,7 @@ const nextSays = computed(() => {
           <span class="figure absolute top-1 left-1.5 text-[14px] max-lg:hidden">{{
             one.key
           }}</span>
-          <PotPicture class="size-11 sm:size-[58px] low:size-8" :look="one.saw" />
+          <SmallPot class="size-11 sm:size-[58px] low:size-8" :look="one.saw" />
           <span class="text-[13px] sm:text-[16px]">{{ one.says }}</span>
           <span class="text-[12px] text-ink-2 max-lg:hidden low:hidden">{{
             one.lid ? 'lid on' : next9?.saw === one.saw ? 'foretold' : ''

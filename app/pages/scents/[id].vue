@@ -86,7 +86,7 @@ const enough = computed(() => {
     </EmptyState>
     <template v-else-if="row && stored">
       <div class="mb-3 flex flex-wrap items-center gap-4">
-        <PotPicture class="size-[62px]" :look="row.look" :colour="row.batter" />
+        <SmallPot class="size-[62px]" :look="row.look" :colour="row.batter" />
         <div class="mr-auto min-w-0">
           <p class="text-ink-2">
             <b class="text-[16px] text-ink">{{ row.scent.name }}</b> ·

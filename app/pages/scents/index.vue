@@ -208,7 +208,7 @@ const field = 'field !w-auto py-1 font-bold'
             >
               <i v-if="row.id === chosen" class="absolute inset-y-0 left-0 w-1 bg-act" />
               <NuxtLink :to="`/scents/${row.id}`" class="group flex min-w-0 items-center gap-3.5">
-                <PotPicture class="size-[50px]" :look="row.look" :colour="row.batter" />
+                <SmallPot class="size-[50px]" :look="row.look" :colour="row.batter" />
                 <span class="min-w-0">
                   <span class="block truncate text-ink-2">
                     {{ row.scent.name

@@ -98,9 +98,10 @@ const print = () => window.print()
             }}<template v-if="document.note">. {{ document.note }}</template>
           </p>
         </div>
-        <AppButton class="print:hidden" @click="print">{{
-          trial.state === 'planned' ? 'Print the pad and labels' : 'Print'
-        }}</AppButton>
+        <AppButton v-if="trial.state === 'planned'" :to="`/scents/trials/${id}/pad`"
+          >Pad and labels</AppButton
+        >
+        <AppButton v-else class="print:hidden" @click="print">Print</AppButton>
         <AppButton
           v-if="trial.state === 'planned'"
           class="print:hidden"
@@ -161,17 +162,9 @@ const print = () => window.print()
                 :height="22"
                 :ticks="false"
               />
-              <!-- On paper: a column for each look. -->
-              <span v-else class="grid h-8 grid-cols-8 gap-px max-sm:hidden">
-                <i v-for="at in 8" :key="at" class="border border-line" />
-              </span>
               <span class="max-sm:hidden">{{ says }}</span>
             </li>
           </ol>
-          <p v-if="trial.state === 'planned'" class="mt-2 text-sm text-ink-2">
-            For the pad: a column is a look. S smooth, L light, M medium, T thick, W won’t pour, R
-            rices, Z seizes, O loosens; write the minute above, a question mark when unsure.
-          </p>
         </section>
         <div class="grid gap-3">
           <section v-if="noted.length" class="sheet px-4 py-3" aria-labelledby="noted">
