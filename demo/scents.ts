@@ -104,7 +104,7 @@ const columns = 6
 const placeOf = (nth: number) =>
   `${String.fromCharCode(65 + Math.floor(nth / columns))}${(nth % columns) + 1}`
 
-export const demoScents: { id: string; document: Scent }[] = told.map((one, nth) => ({
+const samples: { id: string; document: Scent }[] = told.map((one, nth) => ({
   id: idOf(2, nth + 1),
   document: {
     name: one.name,
@@ -136,6 +136,40 @@ export const demoScents: { id: string; document: Scent }[] = told.map((one, nth)
     note: one.note ?? '',
   },
 }))
+
+/** A blend that was never tried: what it does, and how much of it may go in, is worked out from its parts. */
+const blend: { id: string; document: Scent } = {
+  id: idOf(2, told.length + 1),
+  document: {
+    ...samples[0]!.document,
+    name: 'Winter mooring',
+    kind: 'blend',
+    supplierId: null,
+    density: null,
+    flashC: null,
+    maxima: {},
+    sheetOn: null,
+    allergens: [],
+    vanillin: null,
+    price: null,
+    claims: { pace: null, colour: null, keeps: null },
+    code: null,
+    drawer: null,
+    sample: null,
+    colour: '#7d6a48',
+    parts: [
+      ['Fir & smoke', 3],
+      ['Cold orange', 2],
+      ['Wet slate', 1],
+    ].map(([name, parts]) => ({
+      scentId: samples.find(({ document }) => document.name === name)!.id,
+      parts: Number(parts),
+    })),
+    smells: ['fir', 'smoke', 'orange'],
+    note: 'For the Advent market, perhaps. Half of it races: try it in a small pot first.',
+  },
+}
+export const demoScents: { id: string; document: Scent }[] = [...samples, blend]
 
 /** The record of a scent by its name, and where two suppliers have one of that name, by the supplier's. */
 export const demoScentId = (name: string, from?: number): string | undefined =>
@@ -180,7 +214,7 @@ const plain = (code: string, medium: number, ratio?: number): PotTold => ({
 const days: DayTold[] = [
   {
     ago: 90,
-    note: 'From the tail of Hostel Bar. Rain all day.',
+    note: 'Rain all day, the door shut.',
     varies: 'nothing',
     roomC: 20,
     // prettier-ignore

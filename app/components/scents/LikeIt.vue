@@ -28,9 +28,13 @@ const says = (one: ScentRow) =>
       <span class="text-sm text-ink-2">minutes to medium</span>
     </div>
     <p v-if="!like.length" class="px-4 pt-1 text-ink-2">
-      None that was tried here smells like it<template v-if="!row.scent.smells.length"
-        >: nothing is written down of what it smells of</template
-      >.
+      <template v-if="!row.known?.tried.length"
+        >It was not tried here: nobody knows which are calmer.</template
+      ><template v-else
+        >None that was tried here smells like it{{
+          row.scent.smells.length ? '' : ': nothing is written down of what it smells of'
+        }}.</template
+      >
     </p>
     <ul v-else class="mt-1">
       <li

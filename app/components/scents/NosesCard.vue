@@ -27,8 +27,10 @@ const drawn = computed(() => Math.min(11, jars.value.length))
           {{ say.count(jars.length, 'jar wants a nose today', 'jars want a nose today') }}
         </h2>
         <p class="mt-0.5 text-[#c3cdcb]">
-          {{ capital(say.list(days, 'and')) }}.<template v-if="next">
-            {{ say.count(next.jars, 'more jar', 'more jars') }} on {{ dayText(next.on) }}.</template
+          {{ capital(say.list(days, 'and')) }}.
+          <template v-if="next"
+            >{{ say.count(next.jars, 'more jar', 'more jars') }} on
+            {{ dayText(next.on) }}.</template
           >
         </p>
       </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { noseDays } from '#core/scents/noses'
 import { stretchesOf } from '#core/trials/stretches'
 
 /** A station without a scent: how to read a pot, and the three things to do. */
@@ -21,25 +22,55 @@ const bramble = '#85507a'
 const at = (minutes: number) => ({ minutes, unsure: false })
 const example = stretchesOf({ light: at(9), medium: at(19), thick: at(29), 'too-far': at(38) }, 60)
 const plain = stretchesOf({ light: at(15), medium: at(32), thick: at(47), 'too-far': at(58) }, 60)
-const told = [
-  { x: 355, y: 40, says: 'The scent goes in', more: 'at noon of the pot’s own clock', end: true },
-  { x: 600, y: 62, says: 'It riced', more: 'dots, as long as the grains last' },
-  { x: 640, y: 150, says: 'Light at 9 min', more: 'a drizzle rests on top' },
-  { x: 640, y: 270, says: 'Medium at 19', more: 'holds a line: the time your pour has' },
-  { x: 560, y: 436, says: 'Thick at 29', more: '' },
+const told: {
+  x: number
+  y: number
+  /** What it speaks of. */
+  to: [number, number]
+  says: string
+  more: string[]
+  end?: boolean
+}[] = [
   {
-    x: 200,
-    y: 410,
-    says: 'Won’t pour at 38',
-    more: 'its lid goes on, it leaves the round',
+    x: 355,
+    y: 40,
+    to: [388, 40],
+    says: 'The scent goes in',
+    more: ['at noon of the pot’s own clock'],
     end: true,
   },
-  { x: 200, y: 280, says: 'What you see', more: 'when the stick lifts', end: true },
+  { x: 560, y: 52, to: [478, 52], says: 'It riced', more: ['dots, as long as', 'the grains last'] },
+  { x: 630, y: 150, to: [552, 140], says: 'Light at 9 min', more: ['a drizzle rests', 'on top'] },
+  {
+    x: 630,
+    y: 270,
+    to: [570, 285],
+    says: 'Medium at 19',
+    more: ['holds a line: the', 'time your pour has'],
+  },
+  { x: 520, y: 440, to: [420, 402], says: 'Thick at 29', more: [] },
   {
     x: 200,
-    y: 166,
+    y: 400,
+    to: [262, 366],
+    says: 'Won’t pour at 38',
+    more: ['its lid goes on,', 'it leaves the round'],
+    end: true,
+  },
+  {
+    x: 190,
+    y: 270,
+    to: [330, 250],
+    says: 'What you see',
+    more: ['when the stick lifts'],
+    end: true,
+  },
+  {
+    x: 190,
+    y: 150,
+    to: [242, 170],
     says: 'Once round, one hour',
-    more: 'the line thickens as the batter does',
+    more: ['the line thickens', 'as the batter does'],
     end: true,
   },
 ]
@@ -47,9 +78,9 @@ const told = [
 
 <template>
   <div>
-    <h2 class="text-[26px] leading-8 font-bold text-ink">
+    <h1 class="text-[26px] leading-8 font-bold text-ink">
       No scent tried yet. Your own batter knows more than the label.
-    </h2>
+    </h1>
     <p class="mb-4 text-ink-2">
       Sixty grams of it in a pot say how long a scent leaves you, whether it rices, and what it does
       to the colour.
@@ -57,7 +88,7 @@ const told = [
     <div class="grid gap-4 lg:grid-cols-[minmax(0,1fr)_432px]">
       <section class="sheet px-4 py-3">
         <div class="flex">
-          <h3 class="flex-1 text-sm font-semibold text-ink-2">How to read a pot</h3>
+          <h2 class="flex-1 text-sm font-semibold text-ink-2">How to read a pot</h2>
           <span class="text-sm text-ink-2">an example: bramble</span>
         </div>
         <div class="relative max-lg:hidden">
@@ -68,14 +99,31 @@ const told = [
             aria-label="A pot from above. Its rim is an hour that begins at the top; the line on it thickens at 9, 19, 29 and 38 minutes."
           >
             <svg x="190" y="20" width="400" height="400" viewBox="0 0 100 100">
-              <PotTop look="medium" colour="#e0d0b6" :rim="bramble" :stretches="example" />
+              <PotTop
+                look="medium"
+                colour="#e0d0b6"
+                :rim="bramble"
+                :stretches="example"
+                :riced="{ from: 4, to: 8 }"
+              />
             </svg>
             <g v-for="one in told" :key="one.says" :text-anchor="one.end ? 'end' : 'start'">
+              <path
+                :d="`M${one.x + (one.end ? 6 : -6)} ${one.y - 5}L${one.to[0]} ${one.to[1]}`"
+                stroke="currentColor"
+              />
+              <circle :cx="one.to[0]" :cy="one.to[1]" r="3" class="fill-ink" />
               <text :x="one.x" :y="one.y" class="fill-ink text-[16px] font-bold">
                 {{ one.says }}
               </text>
-              <text :x="one.x" :y="one.y + 19" class="fill-ink-2 text-[13.5px]">
-                {{ one.more }}
+              <text
+                v-for="(more, nth) in one.more"
+                :key="more"
+                :x="one.x"
+                :y="one.y + 19 + nth * 18"
+                class="fill-ink-2 text-[14px]"
+              >
+                {{ more }}
               </text>
             </g>
           </svg>
@@ -89,9 +137,9 @@ const told = [
         />
         <div class="mt-2 border-t border-line pt-2">
           <div class="flex">
-            <h3 class="flex-1 text-sm font-semibold text-ink-2">
+            <h2 class="flex-1 text-sm font-semibold text-ink-2">
               Unrolled, it lies beside all the others
-            </h3>
+            </h2>
             <span class="text-sm text-ink-2">dotted: plain is medium</span>
           </div>
           <div class="mt-2 grid grid-cols-[96px_1fr] items-center gap-x-4 gap-y-3">
@@ -104,13 +152,13 @@ const told = [
       </section>
       <div class="grid content-start gap-3">
         <section class="sheet px-4 py-4">
-          <h3 class="flex items-center gap-3 text-[18px] font-bold text-ink">
+          <h2 class="flex items-center gap-3 text-[18px] font-bold text-ink">
             <span
               class="figure flex size-7 items-center justify-center rounded-sm bg-slate text-base text-white"
               >1</span
             >
             Write down a bottle
-          </h3>
+          </h2>
           <form class="mt-3 flex gap-2" @submit.prevent="write">
             <input
               v-model="line"
@@ -128,13 +176,13 @@ const told = [
           </p>
         </section>
         <section class="sheet px-4 py-4">
-          <h3 class="flex items-center gap-3 text-[18px] font-bold text-ink">
+          <h2 class="flex items-center gap-3 text-[18px] font-bold text-ink">
             <span
               class="figure flex size-7 items-center justify-center rounded-sm bg-slate text-base text-white"
               >2</span
             >
             Stir it into one pot
-          </h3>
+          </h2>
           <div class="mt-2 flex items-center gap-5">
             <span class="text-center text-sm text-ink-2"
               ><PotTop class="w-20 text-[#6d7b7c]" look="emulsion" />plain</span
@@ -152,13 +200,32 @@ const told = [
           <AppButton kind="main" to="/scents/trials/new" class="mt-3">Plan one pot</AppButton>
         </section>
         <section class="sheet px-4 py-4">
-          <h3 class="flex items-center gap-3 text-[18px] font-bold text-ink">
+          <h2 class="flex items-center gap-3 text-[18px] font-bold text-ink">
             <span
               class="figure flex size-7 items-center justify-center rounded-sm bg-slate text-base text-white"
               >3</span
             >
             Smell it blind, hold it beside plain
-          </h3>
+          </h2>
+          <p class="mt-2 flex items-end gap-3" aria-hidden="true">
+            <span v-for="(strength, nth) in [3, 3, 2, 2, 1]" :key="nth" class="text-center text-sm">
+              <SmellWaves :strength="strength" class="w-12" />
+              <svg viewBox="0 0 60 34" class="w-10">
+                <path
+                  d="M4 3 H56 L49 31 H11 Z"
+                  fill="none"
+                  stroke="currentColor"
+                  stroke-width="3"
+                />
+              </svg>
+              {{ noseDays[nth] }}
+            </span>
+            <span class="ml-auto text-center text-sm"
+              ><span class="chamfer flex h-12 w-20 border border-ink/50"
+                ><i class="flex-1 bg-[#e7dcc0]" /><i class="flex-1 bg-[#e0cfb0]" /></span
+              >plain, with it</span
+            >
+          </p>
           <p class="mt-2">
             On days 1, 14, 30, 60 and 90 its jar comes up on the Shelf: codes only, in an order
             drawn for each nose.

@@ -18,7 +18,7 @@ const rows = computed(() =>
 </script>
 
 <template>
-  <section class="sheet px-4 py-3">
+  <section id="suppliers" class="sheet scroll-mt-4 px-4 py-3">
     <div class="flex items-baseline">
       <h2 class="flex-1 text-sm font-semibold text-ink-2">Was the supplier right?</h2>
       <span class="text-sm text-ink-2">claims held</span>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { findingOf } from '#core/scents/finding'
+import { sumOf } from '#core/statistics/sum'
 import { claimsOf, scentKindNames } from '~/utils/scentWords'
 
 /** One scent: what was found of it here first, then what its sheet and its supplier say, and where its sample lies. */
@@ -75,6 +77,21 @@ const enough = computed(() => {
   const left = row.value?.scent.sample?.left
   return left === undefined ? null : Math.floor(left / (60 * 0.7 * settings.value.scentRate))
 })
+/** Of a blend: what it is mixed from, by shares. */
+const mixed = computed(() => {
+  const parts = row.value?.scent.parts ?? []
+  const all = sumOf(parts, (one) => one.parts)
+  return parts.map(({ scentId, parts: share }) => {
+    const part = scents.known.get(scentId)
+    return {
+      id: scentId,
+      name: part?.name ?? 'A scent that is deleted',
+      colour: part?.scent.colour ?? '#8a9794',
+      share: all > 0 ? share / all : 0,
+      says: part ? findingOf(part, say.value).says : '',
+    }
+  })
+})
 </script>
 
 <template>
@@ -149,7 +166,20 @@ const enough = computed(() => {
             <MonthsFound :known="row.known" :pots="pots" />
           </section>
           <div class="grid gap-3 sm:grid-cols-2">
-            <section class="sheet px-4 py-3">
+            <section v-if="mixed.length" class="sheet px-4 py-3">
+              <h2 class="text-sm font-semibold text-ink-2">Mixed from</h2>
+              <ul class="mt-1">
+                <li v-for="one in mixed" :key="one.id" class="grid grid-cols-[14px_1fr_auto] gap-2">
+                  <i class="mt-1.5 size-3" :style="{ background: one.colour }" />
+                  <NuxtLink :to="`/scents/${one.id}`" class="font-bold hover:underline">{{
+                    one.name
+                  }}</NuxtLink>
+                  <span class="figure">{{ say.percent(one.share, 0) }}</span>
+                  <span class="col-start-2 text-sm text-ink-2">{{ one.says }}</span>
+                </li>
+              </ul>
+            </section>
+            <section v-else class="sheet px-4 py-3">
               <div class="flex items-baseline">
                 <h2 class="flex-1 text-sm font-semibold text-ink-2">They said</h2>
                 <span v-if="judged.length" class="text-sm text-ink-2"

@@ -120,7 +120,7 @@ const field = 'field !w-auto py-1 font-bold'
 
 <template>
   <div class="mx-auto max-w-[1280px] px-4 py-3 sm:px-6">
-    <div class="mb-3 flex flex-wrap items-center gap-2">
+    <div v-if="!loaded || rows.length" class="mb-3 flex flex-wrap items-center gap-2">
       <h1>Scents</h1>
       <p class="mr-auto ml-1 text-ink-2">
         {{ say.number(inDrawer) }} in the drawer, {{ say.number(tried) }} tried in our own batter

@@ -178,6 +178,9 @@ const editing = ref(false)
             </ul>
             <p v-if="!words.length" class="text-ink-2">Nothing can be told yet.</p>
             <p class="mt-1 border-t border-line pt-2 text-ink-2">
+              <NuxtLink to="/scents#suppliers" class="link float-right font-[550]"
+                >Compare</NuxtLink
+              >
               All suppliers together: {{ say.number(all.filter((one) => one.held).length) }} of
               {{ say.number(all.length) }}.
             </p>

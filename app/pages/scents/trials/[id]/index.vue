@@ -194,6 +194,7 @@ const print = () => window.print()
             :batters="batters"
             :batch="batch"
           />
+          <TrialConditions :trial="document" />
           <section class="sheet px-4 py-3">
             <h2 class="text-sm font-semibold text-ink-2">Noses and a photo after</h2>
             <ul class="mt-1">
