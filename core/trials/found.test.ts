@@ -10,9 +10,10 @@ import { knownScents } from '../scents/known'
 import { formatter } from '../units/formatter'
 import { foundIn, roundOf, stateOf } from './found'
 import { eventsFromPad, padFaults, type PadLine } from './fromPaper'
-import { jarsFor, nextNoses, noseDayOf } from './jars'
+import { dueByEye, jarsFor, nextNoses, noseDayOf } from './jars'
 import {
   foretoldOf,
+  nextStage,
   plainBarPerOils,
   plainMinutes,
   plainOilShare,
@@ -91,6 +92,61 @@ describe('what a round finds', () => {
     expect(scented!.off).toBe(true)
     expect(scented!.reading).toMatchObject({ d: Math.log(5 / 32), is: 'seen', unsure: true })
   })
+  it('all that was told of a pot: the notes and photos of it, what it did, when it was looked at', () => {
+    const photo = idOf(950)
+    const more = [
+      ...events.slice(0, 5),
+      at(12, marked(1, 'loosens')),
+      at(12, marked(1, 'separates')),
+      at(14, { kind: 'looked', pot: 1 }),
+      at(16, marked(1, 'seizes')),
+      at(17, { kind: 'noted', pot: null, says: 'the door stood open', photo: null }),
+      at(18, { kind: 'noted', pot: 1, says: 'Photo', photo }),
+    ]
+    const [before, pot] = foundIn(day, more)
+    expect(pot).toMatchObject({ seized: 6, loosened: true, separated: true, photos: [photo] })
+    expect(pot!.notes).toEqual(['Photo'])
+    expect(before).toMatchObject({
+      seized: null,
+      loosened: false,
+      separated: false,
+      off: false,
+      photos: [],
+      notes: [],
+      batter: 60,
+      scent: 0,
+    })
+    const round = roundOf(day, more)
+    expect(round).toMatchObject({ beganAt: start, paper: false, ended: false })
+    expect(round.pots[1]).toMatchObject({ batter: 59.8, scent: 2.23, zero: 10, lookedAt: 16 })
+    expect(round.pots[1]!.notes).toEqual([{ says: 'Photo', photo, minutes: 18 }])
+    expect(round.pots[0]).toMatchObject({ batter: null, scent: null, zero: null, lookedAt: null })
+    // What is told weeks later does not make the hour at the bench longer.
+    const sniffed = {
+      kind: 'sniffed',
+      nose: 'Jo',
+      day: 1,
+      strengths: [],
+      apart: false,
+    } as NewTrialEvent
+    expect(roundOf(day, [...more, at(1440, sniffed)]).pots[0]!.until).toBe(18)
+    expect(roundOf(day, []).pots[0]).toMatchObject({ until: 0, marks: [] })
+    expect(roundOf(day, [at(3, { kind: 'began', paper: true })])).toMatchObject({ paper: true })
+  })
+  it('what was not weighed is taken as planned, and is not off', () => {
+    const [, pot] = foundIn(day, [
+      at(0, { kind: 'began', paper: false }),
+      at(4, { kind: 'zeroed', pot: 1 }),
+    ])
+    expect(pot).toMatchObject({ batter: 60, off: false, zero: 4 })
+    expect(pot!.scent).toBeCloseTo(60 * 0.7 * 0.05, 12)
+    expect(pot!.rate).toBeCloseTo(0.05, 12)
+    // Nobody has begun: a plain pot has no stages, and none is at its zero.
+    expect(foundIn(day, []).map(({ stages, reading }) => [stages, reading])).toEqual([
+      [{}, null],
+      [{}, null],
+    ])
+  })
   it('what was taken back never was, and a lid that was lifted is off', () => {
     const back = [...events, at(61, { kind: 'undone', event: events[6]!.id })]
     expect(foundIn(day, back)[1]!.stages.medium).toEqual({ minutes: 10, unsure: false })
@@ -120,12 +176,32 @@ describe('what a round finds', () => {
     expect(foundIn(day, [...events, sniffed])[1]!.strength).toEqual([
       { nose: 'Jo', day: 1, strength: 3 },
     ])
+    // Each pot has its own; what it smelt of goes with it; days in their order.
+    const more = at(43_200, {
+      kind: 'sniffed',
+      nose: 'Maren',
+      day: 30,
+      strengths: [
+        { pot: 0, strength: 0 },
+        { pot: 1, strength: 2, words: ['smoky'], unsure: true },
+      ],
+      apart: false,
+    })
+    const both = [...events, more, sniffed]
+    expect(stateOf(both).sniffed).toEqual([1, 30])
+    expect(foundIn(day, both).map(({ strength }) => strength)).toEqual([
+      [{ nose: 'Maren', day: 30, strength: 0 }],
+      [
+        { nose: 'Maren', day: 30, strength: 2, words: ['smoky'] },
+        { nose: 'Jo', day: 1, strength: 3 },
+      ],
+    ])
     // One whose nose smelt plain soap is kept and does not count.
     const apart = { ...sniffed, apart: true } as TrialEvent
     expect(foundIn(day, [...events, apart])[1]!.strength).toEqual([])
   })
   it('colour by day, from the plain one in the same photo', () => {
-    const coloured = (after: number, b: number) =>
+    const coloured = (after: number, b: number, photo: string | null = null) =>
       at(after * 1440, {
         kind: 'coloured',
         pot: 1,
@@ -135,9 +211,12 @@ describe('what a round finds', () => {
         swatch: '#aabbcc',
         plainSwatch: '#ddeeff',
         card: true,
-        photo: null,
+        photo,
       })
     const [, pot] = foundIn(day, [...events, coloured(14, -79.7751), coloured(1, -79.7751)])
+    expect(foundIn(day, [...events, coloured(1, -79)])[0]!.colour).toEqual([])
+    const [, shot] = foundIn(day, [...events, coloured(1, -79.7751, idOf(951))])
+    expect([shot!.colour[0]!.photo, pot!.colour[0]!.photo]).toEqual([idOf(951), undefined])
     expect(pot!.colour.map(({ day: on }) => on)).toEqual([1, 14])
     expect(pot!.colour[0]!.from).toBeCloseTo(2.0425, 4)
   })
@@ -206,6 +285,51 @@ describe('a day from its paper pad', () => {
     expect(scented!.reading!.d).toBeCloseTo(Math.log(5 / 32), 12)
     expect(new Set(events.map(({ id }) => id)).size).toBe(events.length)
   })
+  it('each blank that is filled is one thing that happened, by the shared clock and in its order', () => {
+    const pad = [
+      line({ batter: null, scent: 3, zero: 5, stages: { light: 20 } }),
+      line({
+        batter: 59,
+        scent: 2.1,
+        zero: 10,
+        stages: { light: 4, medium: 8, 'too-far': 50 },
+        note: ' sharp ',
+      }),
+    ]
+    const events = eventsFromPad(day, pad, { startedAt: start, until: 40, newId: () => idOf(1) })
+    const told = events.map(({ id: _, at: when, ...event }) => [
+      (Date.parse(when) - start) / 60_000,
+      event,
+    ])
+    const by = { typed: true, pot: 1 }
+    const seen = { kind: 'marked', pot: 1, unsure: false }
+    expect(told).toEqual([
+      [0, { kind: 'began', paper: true }],
+      [0, { ...by, kind: 'weighed', what: 'batter', grams: 59 }],
+      [10, { ...by, kind: 'weighed', what: 'scent', grams: 2.1 }],
+      [10, { kind: 'zeroed', pot: 1 }],
+      [14, { ...seen, saw: 'light' }],
+      [18, { ...seen, saw: 'medium' }],
+      // A plain pot has no scent, whatever stands there, and no clock of its own.
+      [20, { ...seen, pot: 0, saw: 'light' }],
+      [40, { kind: 'noted', pot: 1, says: 'sharp', photo: null }],
+      [60, { ...seen, saw: 'too-far' }],
+      [60, { kind: 'lidded', pot: 1, on: true }],
+      [60, { kind: 'ended' }],
+    ])
+    const bare = eventsFromPad(day, [line({ batter: null }), line({ batter: null, note: ' ' })], {
+      startedAt: start,
+      until: 40,
+      newId: () => idOf(1),
+    })
+    expect(bare.map(({ kind }) => kind)).toEqual(['began', 'ended'])
+  })
+  it('two stages in one minute go together, as do grains that were smooth at once', () => {
+    const pad = [line({}), line({ zero: 10, stages: { light: 5, medium: 5 }, riced: 3, smooth: 3 })]
+    expect(padFaults(day, pad)).toEqual([])
+    expect(padFaults(day, [line({}), line({ smooth: 3 })])).toEqual([])
+    expect(padFaults(day, [line({ stages: { light: 5 } }), line({})])).toEqual([])
+  })
   it.each<[Partial<PadLine>, string]>([
     [{ stages: { medium: 5 } }, 'at which minute'],
     [{ riced: 1 }, 'at which minute'],
@@ -259,6 +383,32 @@ describe('a planned day', () => {
     expect(own).toMatchObject({ at: 30, plain: 1 })
     expect(own.to / own.from).toBeLessThan(model.to / model.from)
     expect(plainMinutes({ formula, formulaId: idOf(1) }, 2.14, earlier, library).plain).toBe(0)
+    expect(plainMinutes({ formula, formulaId: null }, 2.14, earlier, library).plain).toBe(0)
+    // Only plain pots of this formula and water that got to medium count, by their middle.
+    const others = [
+      {
+        document: trial([{}]),
+        found: [
+          { ...triedPot('x', 40), scentId: null },
+          { ...triedPot('x', 90), scentId: null, ratio: 2.8 },
+          { ...triedPot('x', 90), scentId: null, stages: {} },
+          triedPot(lilac, 2),
+        ],
+      },
+      {
+        document: { ...trial([{}]), formulaId: idOf(1) },
+        found: [{ ...triedPot('x', 2), scentId: null }],
+      },
+    ]
+    const middle = plainMinutes(
+      { formula, formulaId: idOf(900) },
+      2.14,
+      [...earlier, ...others],
+      library,
+    )
+    expect(middle).toMatchObject({ at: 35, plain: 2, pots: 0 })
+    expect(middle.from).toBeLessThan(35)
+    expect(middle.to).toBeCloseTo(35 ** 2 / middle.from, 9)
     const at5 = { rate: 0.05, ratio: 2.14 }
     const racer = foretoldOf(own, knownAfter(lilac, [triedPot(lilac, 5), triedPot(lilac, 5)]), at5)
     const unknown = foretoldOf(own, knownAfter(lilac, []), at5)
@@ -284,6 +434,43 @@ describe('a planned day', () => {
     expect(cold.loaf.verdict).toBe('gels')
     expect(cold.same).toBe(false)
     expect(potGel({ formula: loaf, grams: 60, keptC: 80 }, library).same).toBe(true)
+  })
+})
+
+describe('what comes next', () => {
+  it('the next stage, by when medium is foretold; after the last none', () => {
+    expect(
+      (['emulsion', 'light', 'medium', 'thick', 'too-far'] as const).map((stage) =>
+        nextStage(stage, { at: 50 }),
+      ),
+    ).toEqual([
+      { stage: 'light', at: 25 },
+      { stage: 'medium', at: 50 },
+      { stage: 'thick', at: 78.5 },
+      { stage: 'too-far', at: 107 },
+      null,
+    ])
+  })
+  it('an eye is wanted from each of its days on, until somebody has looked since', () => {
+    const due = (day: number, ...seen: number[]) =>
+      dueByEye(
+        seen.map((one) => ({ day: one })),
+        day,
+      )
+    expect([due(0), due(1), due(13, 1), due(14, 1), due(14, 14), due(29, 20)]).toEqual([
+      false,
+      true,
+      false,
+      true,
+      false,
+      false,
+    ])
+    expect([due(30, 20), due(400, 89), due(400, 90), due(400, 1, 91)]).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ])
   })
 })
 
@@ -325,6 +512,15 @@ describe('jars and noses', () => {
     ])
     expect(nextNoses(days, '2026-03-15')[0]).toMatchObject({ on: '2026-03-28', after: 14 })
     expect(noseDayOf({ ...days[0]!, state: 'going' }, '2026-03-15')).toBeNull()
+    // Of several days the soonest first; one whose last has passed wants none.
+    const all = [done('2026-03-14', []), ...days, done('2025-01-01', [])]
+    expect(nextNoses(all, '2026-03-15').map(({ on }) => on)).toEqual([
+      '2026-03-28',
+      '2026-03-28',
+      '2026-03-31',
+    ])
+    expect(nextNoses([{ ...days[0]!, state: 'planned' }], '2026-03-15')).toEqual([])
+    expect(jarsFor([done('2026-03-15', [])], '2026-03-15')).toEqual([])
   })
 })
 
@@ -424,11 +620,32 @@ describe('what cannot be told of a trial day', () => {
       'There is no pot 6',
     ],
     [{ kind: 'undone', event: idOf(77) }, 'never written down'],
+    [{ kind: 'weighed', pot: 0, what: 'batter', grams: 60, typed: true }, null],
+    [{ kind: 'weighed', pot: 7, what: 'scent', grams: 2, typed: true }, 'There is no pot 8'],
+    [
+      {
+        kind: 'coloured',
+        pot: 7,
+        day: 1,
+        sample: { l: 50, a: 0, b: 0 },
+        plain: { l: 50, a: 0, b: 0 },
+        swatch: '#000000',
+        plainSwatch: '#000000',
+        card: false,
+        photo: null,
+      },
+      'There is no pot 8',
+    ],
     [{ kind: 'ended' }, null],
   ])('%j', (event, says) => {
     const why = whyNotOfTrial(day, [], at(1, event))
     if (says === null) expect(why).toBeNull()
     else expect(why).toContain(says)
+  })
+  it('what was written down can be taken back', () => {
+    const event = at(1, { kind: 'zeroed', pot: 1 })
+    expect(whyNotOfTrial(day, [event], at(2, { kind: 'undone', event: event.id }))).toBeNull()
+    expect(whyNotOfTrial(day, [event], at(2, { kind: 'zeroed', pot: 7 }))).toContain('no pot 8')
   })
   it('what is kept already is never refused', () => {
     const event = at(1, { kind: 'zeroed', pot: 7 })
