@@ -26,7 +26,11 @@ const kinds: Record<string, string> = {
   object: 'an object with keys',
 }
 
+/** How the schema library begins what it says by itself; a schema that has a sentence of its own says that. */
+const bySchema = /^(Too (big|small)|Invalid|Unrecognized)/
+
 function sentence(issue: Issue): string {
+  if (!bySchema.test(issue.message)) return issue.message
   switch (issue.code) {
     case 'invalid_type':
       return issue.message.endsWith('received undefined')

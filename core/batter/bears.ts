@@ -6,14 +6,14 @@ const longest = 1.6
 
 /**
  * The longest that a batter may stay fluid for a pour that lives on setting, in minutes.
- * @example longestFor(pours.layers) // 24
+ * @example longestFor({ minutes: 15 }) // 24
  */
 export const longestFor = ({ minutes }: Pour): number => minutes * longest
 
 /**
  * Whether a batter of so many workable minutes bears a pour: time enough for one that wants it fluid, and not too much for one that
  * wants it to set.
- * @example bears(pours['hanger-swirl'], 7) // false
+ * @example bears({ lives: 'fluid', minutes: 15 }, 7) // false
  */
 export function bears(pour: Pour, minutes: number): boolean {
   if (pour.lives === 'fluid') return minutes >= pour.minutes

@@ -74,7 +74,7 @@ export function ratesIn(
 
 /**
  * Ids of all extras of a formula, those of its pots among them.
- * @example extrasIn(example) // []
+ * @example [...extrasIn(example)] // []
  */
 export const extrasIn = ({
   additives,

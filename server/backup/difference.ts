@@ -22,7 +22,7 @@ const documents = [
   ['mould', 'moulds', "document ->> '$.name'"],
   ['goal', 'goals', "document ->> '$.what'"],
   ['scent', 'scents', "document ->> '$.name'"],
-  ['colour', 'colours', 'id'],
+  ['colour', 'colours', "replace(here.id, '-', ' ')"],
   ['supplier', 'suppliers', "document ->> '$.name'"],
   ['trial', 'trials', "'Trial day ' || (document ->> '$.number')"],
 ] as const

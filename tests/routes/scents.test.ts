@@ -5,6 +5,7 @@ import type { KnownScent } from '#contracts/scent'
 import type { TrialSummary, WholeTrial } from '#contracts/trial'
 import { blankFormula } from '#core/formula/blank'
 import { addDays } from '#core/units/days'
+import { drawnSamples } from '../../demo/pictures'
 import { send as ask } from '../support/send'
 import { TestServer } from '../support/server'
 
@@ -208,5 +209,55 @@ describe('noses', () => {
     const { body: trials } = await send<TrialSummary[]>('GET', '/api/trials')
     expect(trials.find(({ id }) => id === day.id)!.sniffed).toEqual([1])
     expect((await send('POST', '/api/sniffing', {})).status).toBe(422)
+  })
+})
+
+describe('colours', () => {
+  const put = (id: string, changes: object = {}, revision = 0) =>
+    send('PUT', `/api/colours/${id}`, { revision, document: { rate: 0.02, ...changes } })
+  it('are kept under the extra they are of, and refused in words', async () => {
+    expect((await put('rose-clay')).status).toBe(200)
+    expect((await put('olive')).body.errors[0]!.says).toBe('There is no such extra in the library.')
+    expect((await put('no-such-thing')).status).toBe(422)
+    const much = await put('indigo', { rate: 0.3 })
+    expect(much.body.errors[0]).toEqual({
+      path: 'document.rate',
+      says: 'More than 20 % is no colour any more.',
+    })
+    const own = {
+      id: 'own-mica',
+      kind: 'additive',
+      name: 'Heron mica',
+      colour: '#8899aa',
+      usualRate: 0.01,
+      highRate: 0.03,
+    }
+    await send('PUT', '/api/materials/own-mica', { revision: 0, document: own })
+    expect((await put('own-mica')).status).toBe(200)
+    const { body } = await send<{ id: string }[]>('GET', '/api/colours')
+    expect(body.map(({ id }) => id)).toContain('rose-clay')
+    expect((await put('rose-clay', { bleeds: 'no' })).status).toBe(409)
+  })
+})
+
+describe('photos of a trial day', () => {
+  it('are pictures of a day that is there, and another than those of a batch', async () => {
+    const one = await scent('Photographed')
+    const day = await trialDay(40, ['LLT', 'LLV'], [one.id])
+    const keep = (of: string, body: Uint8Array) =>
+      fetch(`${server.url}/api/trials/${of}/photos/${v7()}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/octet-stream', origin: server.url },
+        body: Buffer.from(body),
+      })
+    const png = drawnSamples('#e6dcc2', '#b08a58', 1)
+    const kept = await keep(day.id, png)
+    expect(kept.status).toBe(200)
+    const { id } = (await kept.json()) as { id: string }
+    const back = await fetch(`${server.url}/api/photos/${id}`)
+    expect(back.headers.get('content-type')).toBe('image/png')
+    expect(Buffer.from(await back.arrayBuffer()).equals(png)).toBe(true)
+    expect((await keep(v7(), png)).status).toBe(404)
+    expect((await keep(day.id, new TextEncoder().encode('no picture'))).status).toBe(422)
   })
 })

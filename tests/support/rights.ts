@@ -21,7 +21,7 @@ const stands = {
 export async function rightsOfRoutes(): Promise<RouteRights[]> {
   Object.assign(globalThis, stands)
   const server = join(import.meta.dirname, '../../server')
-  for (const shared of ['documentRoutes', 'kinds'])
+  for (const shared of ['documentRoutes', 'kinds', 'photoRoute'])
     Object.assign(globalThis, await import(join(server, 'utils', `${shared}.ts`)))
   const root = join(server, 'api')
   const files = readdirSync(root, { recursive: true, encoding: 'utf8' })
