@@ -78,7 +78,7 @@ watch(
         >
           <span
             class="absolute top-0 left-full ml-1.5 bg-[#182022] px-2 py-0.5 text-[13px] font-bold whitespace-nowrap text-white"
-            :class="{ 'right-full left-auto mr-1.5': one.x > 0.8 }"
+            :class="{ 'right-full left-auto mr-1.5': one.x > 0.6 }"
             >{{ one.sign }} <span class="font-semibold">{{ one.says }}</span></span
           >
         </span>

@@ -213,14 +213,16 @@ const place = computed(() => [...due.value].findIndex((one) => one === pot.value
           <kbd class="ml-1">Enter</kbd></AppButton
         >
       </header>
-      <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_432px]">
+      <div
+        class="grid grid-cols-[minmax(0,1fr)] items-start gap-4 lg:grid-cols-[minmax(0,1fr)_432px]"
+      >
         <div>
           <PhotoPicked :photo="photo">
             Sample and plain beside each other, in daylight without sun, a white or grey card with
             them. It is kept with the trial day.
           </PhotoPicked>
           <ul class="mt-2 grid grid-cols-3 gap-2 sm:grid-cols-6" aria-label="Pots of this day">
-            <li v-for="one in scented" :key="one.pot">
+            <li v-for="one in scented" :key="one.pot" class="min-w-0">
               <button
                 type="button"
                 class="block w-full text-left"

@@ -73,47 +73,53 @@ const address = (path: string) => (import.meta.client ? `${location.origin}${pat
           >{{ one }} <span class="inline-block w-14 border-b border-ink" />
         </span>
       </p>
-      <table class="mt-3 w-full border-collapse">
-        <thead>
-          <tr class="border-b-2 border-ink text-left text-[11px]">
-            <th class="py-1" scope="col">Code</th>
-            <th scope="col">Scent</th>
-            <th scope="col">batter</th>
-            <th scope="col">scent</th>
-            <th scope="col">in at</th>
-            <th v-for="one in columns" :key="one" scope="col">{{ one }} at</th>
-            <th scope="col">what else</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in rows" :key="row.code" class="break-inside-avoid border-b border-line-3">
-            <th scope="row" class="figure py-2.5 text-left text-[16px] underline">
-              {{ row.code }}
-            </th>
-            <td class="max-w-40 pr-2">
-              {{ row.scentId ? row.name : 'Plain'
-              }}<span v-if="waters" class="figure block text-[11px]">{{
-                say.ratio(row.ratio)
-              }}</span>
-            </td>
-            <td class="figure whitespace-nowrap pr-2 text-[11px]">
-              <span class="inline-block w-12 border-b border-ink" /> of
-              {{ say.number(row.grams, undefined, 1) }}
-            </td>
-            <td class="figure whitespace-nowrap pr-2 text-[11px]">
-              <template v-if="row.dose !== null"
-                ><span class="inline-block w-12 border-b border-ink" /> of
-                {{ say.number(row.dose, undefined, 2) }}</template
-              >
-            </td>
-            <td class="pr-2"><span class="inline-block w-10 border-b border-ink" /></td>
-            <td v-for="one in columns" :key="one" class="pr-2">
-              <span class="inline-block w-10 border-b border-ink" />
-            </td>
-            <td class="w-28"><span class="inline-block w-full border-b border-ink" /></td>
-          </tr>
-        </tbody>
-      </table>
+      <div class="overflow-x-auto" tabindex="0" role="group" aria-label="The pad">
+        <table class="mt-3 w-full border-collapse">
+          <thead>
+            <tr class="border-b-2 border-ink text-left text-[11px]">
+              <th class="py-1" scope="col">Code</th>
+              <th scope="col">Scent</th>
+              <th scope="col">batter</th>
+              <th scope="col">scent</th>
+              <th scope="col">in at</th>
+              <th v-for="one in columns" :key="one" scope="col">{{ one }} at</th>
+              <th scope="col">what else</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr
+              v-for="row in rows"
+              :key="row.code"
+              class="break-inside-avoid border-b border-line-3"
+            >
+              <th scope="row" class="figure py-2.5 text-left text-[16px] underline">
+                {{ row.code }}
+              </th>
+              <td class="max-w-40 pr-2">
+                {{ row.scentId ? row.name : 'Plain'
+                }}<span v-if="waters" class="figure block text-[11px]">{{
+                  say.ratio(row.ratio)
+                }}</span>
+              </td>
+              <td class="figure whitespace-nowrap pr-2 text-[11px]">
+                <span class="inline-block w-12 border-b border-ink" /> of
+                {{ say.number(row.grams, undefined, 1) }}
+              </td>
+              <td class="figure whitespace-nowrap pr-2 text-[11px]">
+                <template v-if="row.dose !== null"
+                  ><span class="inline-block w-12 border-b border-ink" /> of
+                  {{ say.number(row.dose, undefined, 2) }}</template
+                >
+              </td>
+              <td class="pr-2"><span class="inline-block w-10 border-b border-ink" /></td>
+              <td v-for="one in columns" :key="one" class="pr-2">
+                <span class="inline-block w-10 border-b border-ink" />
+              </td>
+              <td class="w-28"><span class="inline-block w-full border-b border-ink" /></td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
       <p class="mt-2 text-[11px]">
         Minutes on one clock since lye and oils met. What else: R rices, S seizes, L loosens, P
         separates, with its minute; a question mark when unsure.
@@ -121,7 +127,7 @@ const address = (path: string) => (import.meta.client ? `${location.origin}${pat
     </article>
     <article class="sheet mt-6 p-6 print:mt-0 print:break-before-page print:border-0 print:p-0">
       <h2 class="no-print mb-3">Labels for the lids</h2>
-      <ul class="grid grid-cols-3 gap-0 sm:grid-cols-4 print:grid-cols-4">
+      <ul class="grid grid-cols-1 gap-0 sm:grid-cols-4 print:grid-cols-4">
         <li
           v-for="row in rows"
           :key="row.code"
