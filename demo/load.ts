@@ -7,7 +7,7 @@ import type { Frozen } from '#contracts/result'
 import { thumbnailsOf } from '#core/batter/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
-import { factsOf, forecastToKeep, type DryingRoom } from '#core/rack/facts'
+import { driedOf, forecastToKeep, type DryingRoom } from '#core/rack/facts'
 import { addDays, dayIn } from '#core/units/days'
 import { addEvents, makeBatch } from '../server/db/batches'
 import { backup } from '../server/backup/archive'
@@ -209,7 +209,7 @@ function foretold(
   return [cut, weighed[judgedBy - 1], weighed.at(-1)].flatMap((last): ToldBatchEvent[] => {
     if (!last) return []
     const until = events.slice(0, events.indexOf(last) + 1)
-    const forecast = forecastToKeep(until, factsOf({ ...batch, events: until }, room))
+    const forecast = forecastToKeep(until, driedOf({ ...batch, events: until }, room))
     if (!forecast) return []
     const event = { kind: 'foretold' as const, ...forecast }
     return [{ ...kept(event, idAt(forecast.day, 14)), at: last.at }]

@@ -15,6 +15,9 @@ const bench: Colour = [112, 108, 100]
 const width = 480
 const height = 360
 
+/** Packed quickly rather than small: they are many, and drawn while somebody waits for the demo. */
+const pngOf = (png: PNG): Buffer => PNG.sync.write(png, { filterType: 1, deflateLevel: 2 })
+
 /** A cut face on the bench, with the wave of its pour, and what is wrong with it. */
 export function drawnPhoto(
   thumbnail: Thumbnail,
@@ -45,7 +48,7 @@ export function drawnPhoto(
       })
       png.data[(y * width + x) * 4 + 3] = 255
     }
-  return PNG.sync.write(png)
+  return pngOf(png)
 }
 
 /** Two bars of a trial day beside each other on slate, plain on the left, and a card in yellowish light below them. */
@@ -74,5 +77,5 @@ export function drawnSamples(plain: string, sample: string, seed: number): Buffe
       })
       png.data[(y * width + x) * 4 + 3] = 255
     }
-  return PNG.sync.write(png)
+  return pngOf(png)
 }

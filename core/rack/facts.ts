@@ -310,6 +310,20 @@ export function factsAtOnce(
 }
 
 /**
+ * What of its facts its weigh-ins and the room tell, without the odds of its lye.
+ * @example driedOf({ bars: 12, frozen, events: [] }, { humidity: 0.5, days: [] }) // { pouredOn: null, drying: null }
+ */
+export function driedOf(
+  batch: DryingBatch & { events: readonly ToldBatchEvent[] },
+  room: DryingRoom,
+): Pick<BatchFacts, 'pouredOn' | 'drying'> {
+  const events = standingEvents(batch.events)
+  const pouredOn = events.findLast(({ kind }) => kind === 'poured')?.day ?? null
+  const since = pouredOn && dryingSince(events, pouredOn)
+  return { pouredOn, drying: since ? dryingFactsOf(batch, since, room) : null }
+}
+
+/**
  * What the events of a batch come to, the fit of its weigh-ins and the odds of its lye included.
  * @example factsOf({ bars: 12, frozen, events: [told({ kind: 'poured', day: '2026-03-01' })] }, { humidity: 0.5, days: [] }).pouredOn
  *   // '2026-03-01'
@@ -323,7 +337,7 @@ export function factsOf(
   const superfat = madeOf(batch.frozen, events)?.superfat ?? batch.frozen.result.superfat.total
   return factsAtOnce(batch, {
     lyeHeavy: lyeHeavyOdds(batch.frozen, superfat),
-    drying: poured ? dryingFactsOf(batch, dryingSince(events, poured.day), room) : null,
+    drying: driedOf(batch, room).drying,
     slow: poured ? inColdRoom(poured.day, room) : false,
   })
 }
