@@ -404,8 +404,17 @@ test('a colour is looked at in a bar, by its cup, and draws the bars of its form
   await page.keyboard.press('Tab')
   await expect(page.getByText(/^1\.8 % of its oils, the 2 parts/)).toBeVisible()
   await page.getByLabel('or its colour by eye').fill('#336699')
+  // Another window keeps something meanwhile: both hold.
+  const url = '/api/colours/rose-clay'
+  const theirs = (await (await page.request.get(url)).json()) as {
+    revision: number
+    document: object
+  }
+  const changed = { ...theirs.document, note: 'From the other tablet.' }
+  await page.request.put(url, { data: { revision: theirs.revision, document: changed } })
   await page.getByRole('button', { name: 'Keep this bar' }).click()
   await expect(page.getByText('Rose clay: another bar is kept.')).toBeVisible()
+  await expect(page.getByLabel('Note')).toHaveValue('From the other tablet.')
   await page.getByLabel('In use').selectOption({ label: 'Colours lather and cloth' })
   // What stands in a field is kept by leaving.
   await page.getByRole('link', { name: 'All colours' }).click()

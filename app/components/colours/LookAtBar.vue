@@ -149,7 +149,9 @@ async function keepSwatch() {
                 : ''
             }}</template
           >
-          <span v-else-if="cup.before !== null && cup.after !== null && oils" class="text-warn"
+          <span
+            v-else-if="cup.before !== null && cup.after !== null && cup.after >= cup.before"
+            class="text-warn"
             >The cup is no lighter than before.</span
           >
         </p>

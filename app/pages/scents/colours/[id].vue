@@ -17,45 +17,64 @@ const document = computed(() => stored.value?.document ?? newColour())
 useHead({ title: () => `${extra.value?.name ?? 'Colour'} · Mantle` })
 onMounted(() => void colours.load())
 
-/** What is written into the fields; null while it is what is kept. */
-const edited = ref<Colour | null>(null)
-const draft = computed(() => edited.value ?? document.value)
-const set = (part: Partial<Colour>) => (edited.value = { ...draft.value, ...part })
+/** What is written into the fields and not kept yet. */
+const edited = ref<Partial<Colour>>({})
+const isEdited = computed(() => Object.keys(edited.value).length > 0)
+const draft = computed((): Colour => ({ ...document.value, ...edited.value }))
+const set = (part: Partial<Colour>) => (edited.value = { ...edited.value, ...part })
 const problem = ref('')
 const busy = ref(false)
-/** Keeps a change and says so, with the way back. */
-async function keep(next: Colour, says: string) {
+/** Keeps a change and says so, with the way back. Where another window was first, what it kept stays and this goes on top. */
+async function keep(change: (now: Colour) => Colour, says: string) {
   if (busy.value) return
   busy.value = true
-  const before = document.value
-  try {
-    const kept = await colours.save(id, stored.value?.revision ?? 0, next)
-    problem.value = ''
-    edited.value = null
+  const send = async () => {
+    const before = document.value
+    const kept = await colours.save(id, stored.value?.revision ?? 0, change(before))
+    edited.value = {}
     toasts.show(says, { undo: async () => void (await colours.save(id, kept.revision, before)) })
+  }
+  try {
+    await send().catch(async (error: unknown) => {
+      if (!(error instanceof ApiError) || error.status !== 409) throw error
+      await colours.load()
+      await send()
+    })
+    problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
   } finally {
     busy.value = false
   }
 }
-
+const keepFields = () => {
+  const mine = edited.value
+  return keep((now) => ({ ...now, ...mine }), `${extra.value?.name} is kept.`)
+}
 async function keepBar(bar: ColourSeen) {
-  const seen = [...draft.value.seen, bar]
-  await keep({ ...draft.value, seen }, `${extra.value?.name}: another bar is kept.`)
+  const mine = edited.value
+  await keep(
+    (now) => ({ ...now, ...mine, seen: [...now.seen, bar] }),
+    `${extra.value?.name}: another bar is kept.`,
+  )
   return !problem.value
 }
-/** What stands in the fields goes with its maker: it is kept, not asked about. */
+/** What stands in the fields goes with its maker: it is kept, not asked about. Where that fails it is said, once. */
+let stayed = false
 onBeforeRouteLeave(async () => {
-  if (edited.value) await keep(draft.value, `${extra.value?.name} is kept.`)
-  return !problem.value
+  if (isEdited.value && !stayed) await keepFields()
+  stayed = problem.value !== '' && !stayed
+  return !stayed
 })
 const removing = ref<string | null>(null)
 const chosen = computed(() => document.value.seen.find((one) => one.id === removing.value) ?? null)
 async function remove() {
-  const seen = draft.value.seen.filter((one) => one.id !== removing.value)
+  const gone = removing.value
   removing.value = null
-  await keep({ ...draft.value, seen }, 'That bar is left out.')
+  await keep(
+    (now) => ({ ...now, seen: now.seen.filter((one) => one.id !== gone) }),
+    'That bar is left out.',
+  )
 }
 </script>
 
@@ -76,12 +95,7 @@ async function remove() {
         </p>
       </div>
       <AppButton to="/scents/colours">All colours</AppButton>
-      <AppButton
-        kind="main"
-        :disabled="!edited || busy"
-        @click="keep(draft, `${extra.name} is kept.`)"
-        >Keep it</AppButton
-      >
+      <AppButton kind="main" :disabled="!isEdited || busy" @click="keepFields">Keep it</AppButton>
     </header>
     <p v-if="problem" role="alert" class="mb-3 font-semibold text-stop">{{ problem }}</p>
     <div class="grid items-start gap-4 lg:grid-cols-[400px_minmax(0,1fr)]">

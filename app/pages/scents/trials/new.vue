@@ -167,7 +167,7 @@ const varies = [
         >
         <NumberField
           label="Grams of batter in a pot"
-          kind="mass"
+          unit="g"
           class="w-24"
           :min="5"
           :max="2000"
