@@ -251,7 +251,7 @@ const place = computed(() => [...due.value].findIndex((one) => one === pot.value
             </li>
           </ul>
         </div>
-        <div class="grid gap-3">
+        <div class="grid grid-cols-[minmax(0,1fr)] gap-3">
           <PointList :photo="photo" />
           <section class="sheet px-4 py-3" aria-label="How far apart" aria-live="polite">
             <template v-if="found">
