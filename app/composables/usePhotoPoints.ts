@@ -43,6 +43,13 @@ export function usePhotoPoints(names: () => readonly PhotoPoint[]) {
       toasts.show('This is no picture that can be read here.', { bad: true })
     }
   }
+  /** Takes the file that an input was given; the same one can be given again. */
+  function takeFrom(event: Event) {
+    const input = event.target as HTMLInputElement
+    const [given] = input.files ?? []
+    if (given) void take(given)
+    input.value = ''
+  }
   function place(x: number, y: number) {
     if (url.value)
       points.value = { ...points.value, [active.value]: { x: inside(x), y: inside(y) } }
@@ -119,7 +126,7 @@ export function usePhotoPoints(names: () => readonly PhotoPoint[]) {
     card,
     colours,
     faults,
-    take,
+    takeFrom,
     pick,
     forget,
   }

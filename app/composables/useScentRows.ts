@@ -5,7 +5,7 @@ import { findingOf, type Finding } from '#core/scents/finding'
 import { plainBarPerOils } from '#core/trials/plan'
 import { stretchesOf, type Stretch } from '#core/trials/stretches'
 import type { KnownScent } from '#contracts/scent'
-import type { PotLook } from '~/utils/potDrawing'
+import { plainSoap, type PotLook } from '~/utils/potDrawing'
 
 /** A scent as the station lists it. */
 export interface ScentRow {
@@ -24,9 +24,6 @@ export interface ScentRow {
   most: number | null
   allowed: boolean | null
 }
-
-/** Plain soap where nothing was photographed (judgement: Hostel Bar's). */
-const plainSoap = '#e7dcc0'
 
 /** The look that tells most of what a pot did. */
 function lookOf(pot: TriedPot | null): PotLook {

@@ -12,6 +12,9 @@ export const heights: Record<TrialStage, number> = {
   thick: 0.77,
   'too-far': 1,
 }
+/** Plain soap where nothing was photographed (judgement: Hostel Bar's). */
+export const plainSoap = '#e7dcc0'
+
 /** Minutes that a rim goes round in, and that a ribbon is long. */
 export const hour = 60
 

@@ -46,3 +46,10 @@ export function byWater({
  */
 export const atNearest = (waters: readonly AtWater[], ratio: number): AtWater | null =>
   [...waters].sort((a, b) => Math.abs(a.ratio - ratio) - Math.abs(b.ratio - ratio))[0] ?? null
+
+/**
+ * What it did at the water that most of its pots were tried at, the driest of several; null where it was never tried.
+ * @example atUsual([{ ratio: 1.9, pots: 1, medium: 2, stiff: 4 }, { ratio: 2.8, pots: 2, medium: 14, stiff: 30 }])?.medium // 14
+ */
+export const atUsual = (waters: readonly AtWater[]): AtWater | null =>
+  waters.reduce<AtWater | null>((most, one) => (most && most.pots >= one.pots ? most : one), null)

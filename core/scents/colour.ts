@@ -109,9 +109,17 @@ export function wayOf(sample: Lab, plain: Lab): string[] {
 /** How far from plain, in words. */
 export type ColourWord = 'same' | 'slight' | 'clear' | 'strong'
 
+/** The words of a difference, each with where it ends, CIEDE2000. */
+export const differenceBands: readonly { word: ColourWord; to: number }[] = [
+  { word: 'same', to: 2 },
+  { word: 'slight', to: 5 },
+  { word: 'clear', to: 10 },
+  { word: 'strong', to: Infinity },
+]
+
 /**
  * A difference in words: under 2 the same, to 5 slight, to 10 clear, above strong.
  * @example differenceWord(7.8) // 'clear'
  */
 export const differenceWord = (difference: number): ColourWord =>
-  difference < 2 ? 'same' : difference < 5 ? 'slight' : difference < 10 ? 'clear' : 'strong'
+  differenceBands.find(({ to }) => difference < to)?.word ?? 'strong'

@@ -1,6 +1,6 @@
 import type { KnownScent } from '#contracts/scent'
 import type { Formatter } from '../units/formatter'
-import { atNearest, byWater } from './byWater'
+import { atUsual, byWater } from './byWater'
 import { fadesBy } from './noses'
 
 /** What was found of a scent here, said first; and more of it beneath. */
@@ -38,9 +38,7 @@ export function findingOf(
 ): Finding {
   const { tried, colour, strength } = known
   if (!tried.length) return { says: 'Not tried here', more: '', minutes: null }
-  const waters = byWater(known)
-  const most = waters.reduce((one, other) => (other.pots > one.pots ? other : one))
-  const { medium, stiff } = atNearest(waters, most.ratio)!
+  const { medium, stiff } = atUsual(byWater(known))!
   const pots = say.count(tried.length, 'pot', 'pots')
   const riced = tried.find((pot) => pot.riced)?.riced
   const latest = colour.at(-1)

@@ -1,5 +1,5 @@
 import type { KnownScent } from '#contracts/scent'
-import { atNearest, byWater } from './byWater'
+import { atUsual, byWater } from './byWater'
 
 type Tried = Pick<KnownScent, 'id' | 'scent' | 'tried'>
 
@@ -11,10 +11,8 @@ type Tried = Pick<KnownScent, 'id' | 'scent' | 'tried'>
 export function mediumMinutes(known: {
   tried: readonly Pick<KnownScent['tried'][number], 'ratio' | 'medium' | 'stiff'>[]
 }): number | null {
-  const waters = byWater(known)
-  if (!waters.length) return null
-  const most = waters.reduce((one, other) => (other.pots > one.pots ? other : one))
-  return atNearest(waters, most.ratio)!.medium ?? Infinity
+  const usual = atUsual(byWater(known))
+  return usual && (usual.medium ?? Infinity)
 }
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ColourOn } from '#contracts/trial'
-import { differenceWord } from '#core/scents/colour'
+import { differenceBands, differenceWord, type ColourWord } from '#core/scents/colour'
 
 /** How far from plain a sample is since it was poured, and where the one that is looked at now would lie. */
 const { seen, now = null } = defineProps<{
@@ -8,15 +8,22 @@ const { seen, now = null } = defineProps<{
   now?: { day: number; from: number; swatch: string } | null
 }>()
 const { say } = storeToRefs(useWorkshop())
-const bands = [
-  { says: 'same', to: 2, colour: '#dfe8e1' },
-  { says: 'slight', to: 5, colour: '#eeeddc' },
-  { says: 'clear', to: 10, colour: '#f4e5cf' },
-  { says: 'strong', to: 40, colour: '#ecc9a4' },
-] as const
+/** No soap is drawn farther from plain than this. */
+const farthest = 40
+const inks: Record<ColourWord, string> = {
+  same: '#dfe8e1',
+  slight: '#eeeddc',
+  clear: '#f4e5cf',
+  strong: '#ecc9a4',
+}
+const bands = differenceBands.map(({ word, to }) => ({
+  says: word,
+  to: Math.min(to, farthest),
+  colour: inks[word],
+}))
 const most = computed(() => {
   const furthest = Math.max(...seen.map(({ from }) => from), now?.from ?? 0, 2)
-  return bands.find(({ to }) => furthest <= to)?.to ?? 40
+  return bands.find(({ to }) => furthest <= to)?.to ?? farthest
 })
 const option = computed(() => {
   const all = [...seen.map(({ day }) => day), now?.day ?? 0]

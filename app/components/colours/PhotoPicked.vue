@@ -10,12 +10,6 @@ function pick(event: MouseEvent) {
   if (!box.width || event.detail === 0) return
   photo.pick((event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height)
 }
-function take(event: Event) {
-  const input = event.target as HTMLInputElement
-  const [file] = input.files ?? []
-  if (file) void photo.take(file)
-  input.value = ''
-}
 const placed = computed(() =>
   photo.names().flatMap((one, at) => {
     const spot = points.value[one.is]
@@ -110,7 +104,13 @@ watch(
     >
       <b class="text-[20px]">Take or choose a photo</b>
       <span class="max-w-md"><slot /></span>
-      <input type="file" accept="image/*" class="sr-only" aria-label="A photo" @change="take" />
+      <input
+        type="file"
+        accept="image/*"
+        class="sr-only"
+        aria-label="A photo"
+        @change="photo.takeFrom"
+      />
     </label>
   </div>
 </template>

@@ -2,6 +2,7 @@
 import type { Revealed } from '#contracts/sniffing'
 import type { Strength } from '#contracts/trialWords'
 import { strengthText } from '#core/scents/finding'
+import { plainSoap } from '~/utils/potDrawing'
 import { median } from '#core/statistics/quantile'
 
 /** After the last nose: what the jars were, on planks by how strong they are. */
@@ -9,8 +10,6 @@ const { revealed } = defineProps<{ revealed: Revealed }>()
 const { say } = storeToRefs(useWorkshop())
 const scents = useScents()
 onMounted(() => void scents.loadKnown())
-/** Plain soap where nothing was photographed (judgement: Hostel Bar's). */
-const plainSoap = '#e7dcc0'
 /** Steps of strength from which noses are said to differ. */
 const differing = 2
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextStage } from '#core/trials/plan'
 import { clockText } from '#core/scents/finding'
+import { plainSoap } from '~/utils/potDrawing'
 import { sights, type BenchPot, type TrialRound } from '~/composables/useTrialRound'
 
 /** The round: pots as large tiles, one key or tap for what is seen in the one in hand. */
@@ -62,7 +63,7 @@ useShortcuts({
 const colourOf = (pot: BenchPot) =>
   pot.scentId ? (scents.known.get(pot.scentId)?.scent.colour ?? '#9aa8a6') : '#c9d3d0'
 const batterOf = (pot: BenchPot) =>
-  (pot.scentId && scents.known.get(pot.scentId)?.colour.at(-1)?.swatch) || '#e7dcc0'
+  (pot.scentId && scents.known.get(pot.scentId)?.colour.at(-1)?.swatch) || plainSoap
 /** What is foretold next of the pot in hand. */
 const next9 = computed(() => {
   const pot = inHand.value

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { Trial } from '#contracts/trial'
+import { madeOf } from '#core/rack/facts'
 import { standingEvents } from '#core/units/standingEvents'
 
 /** Under what it was tried: of a tail what its batch was made at, of a batter of its own what its formula asks. */
@@ -21,7 +22,7 @@ const rows = computed(() => {
   const gel = events.findLast((event) => event.kind === 'gelled')
   const { method } = batch.value?.frozen.document ?? trial.formula
   const bench = poured?.kind === 'poured' ? poured.bench : undefined
-  const made = poured?.kind === 'poured' ? poured.made : undefined
+  const made = batch.value && madeOf(batch.value.frozen, events)
   const celsius = (asMade: number | null | undefined, planned: number) =>
     `${say.value.temperature(asMade ?? planned)}${asMade == null ? ', as planned' : ''}`
   return [

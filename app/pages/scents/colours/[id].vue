@@ -21,7 +21,14 @@ onMounted(() => void colours.load())
 const edited = ref<Partial<Colour>>({})
 const isEdited = computed(() => Object.keys(edited.value).length > 0)
 const draft = computed((): Colour => ({ ...document.value, ...edited.value }))
-const set = (part: Partial<Colour>) => (edited.value = { ...edited.value, ...part })
+/** A field of it: what is written there, else what is kept. */
+const field = <Key extends keyof Colour>(key: Key) =>
+  computed({
+    get: () => draft.value[key],
+    set: (now: Colour[Key]) => (edited.value = { ...edited.value, [key]: now }),
+  })
+const [rate, carrier, parts] = [field('rate'), field('carrier'), field('parts')]
+const [bleeds, note] = [field('bleeds'), field('note')]
 const problem = ref('')
 const busy = ref(false)
 /** Keeps a change and says so, with the way back. Where another window was first, what it kept stays and this goes on top. */
@@ -105,55 +112,35 @@ async function remove() {
           <div class="mt-2 flex flex-wrap gap-3">
             <FieldRow says="Of its pot’s oils">
               <NumberField
+                v-model="rate"
                 label="Of its pot’s oils"
                 kind="percent"
                 class="w-28"
-                :model-value="draft.rate"
                 :min="0.00001"
                 :max="0.2"
-                @update:model-value="set({ rate: $event })"
               />
             </FieldRow>
             <FieldRow says="Stirred smooth in">
-              <select
-                class="field font-normal"
-                :value="draft.carrier ?? ''"
-                @change="
-                  set({
-                    carrier:
-                      (($event.target as HTMLSelectElement).value as Colour['carrier']) || null,
-                  })
-                "
-              >
-                <option value="">not said</option>
+              <select v-model="carrier" class="field font-normal">
+                <option :value="null">not said</option>
                 <option v-for="one in colourCarriers" :key="one" :value="one">
                   {{ carrierWords[one] }}
                 </option>
               </select>
             </FieldRow>
-            <FieldRow v-if="draft.carrier && draft.carrier !== 'batter'" says="Parts to one">
+            <FieldRow v-if="carrier && carrier !== 'batter'" says="Parts to one">
               <NumberField
+                v-model="parts"
                 label="Parts of it to one of colour"
                 kind="plain"
                 class="w-24"
-                :model-value="draft.parts"
                 :min="0.1"
                 :max="50"
-                @update:model-value="set({ parts: $event })"
               />
             </FieldRow>
             <FieldRow says="In use">
-              <select
-                class="field font-normal"
-                :value="draft.bleeds ?? ''"
-                @change="
-                  set({
-                    bleeds:
-                      (($event.target as HTMLSelectElement).value as Colour['bleeds']) || null,
-                  })
-                "
-              >
-                <option value="">not tried</option>
+              <select v-model="bleeds" class="field font-normal">
+                <option :value="null">not tried</option>
                 <option v-for="one in bleedWords" :key="one" :value="one">
                   {{ bleedSays[one] }}
                 </option>
@@ -161,13 +148,7 @@ async function remove() {
             </FieldRow>
           </div>
           <FieldRow says="Note" class="mt-3">
-            <textarea
-              class="field font-normal"
-              rows="2"
-              maxlength="2000"
-              :value="draft.note"
-              @input="set({ note: ($event.target as HTMLTextAreaElement).value })"
-            />
+            <textarea v-model="note" class="field font-normal" rows="2" maxlength="2000" />
           </FieldRow>
         </section>
         <section class="sheet px-4 py-3" aria-labelledby="came">
@@ -184,7 +165,7 @@ async function remove() {
           </p>
         </section>
       </div>
-      <LookAtBar :extra="extra" :parts="draft.parts" :busy="busy" :keep="keepBar" />
+      <LookAtBar :extra="extra" :parts="parts" :busy="busy" :keep="keepBar" />
     </div>
     <AppDialog
       v-if="chosen"

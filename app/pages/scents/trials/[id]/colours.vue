@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import type { TrialEvent, WholeTrial } from '#contracts/trial'
-import { differenceOf, differenceWord, wayOf, type ColourWord } from '#core/scents/colour'
+import {
+  differenceBands,
+  differenceOf,
+  differenceWord,
+  wayOf,
+  type ColourWord,
+} from '#core/scents/colour'
 import { dueByEye } from '#core/trials/jars'
 import { daysBetween } from '#core/units/days'
+import { plainSoap } from '~/utils/potDrawing'
 
 /** A photo of a sample beside the plain one: two points, or three with a card, and how far apart they are to the eye. */
 const route = useRoute()
@@ -68,12 +75,18 @@ const wordInks: Record<ColourWord, string> = {
 /** Where on the scale of words a difference lies, %: to 20, as wide as they are. */
 const scaleTo = 20
 const along = (value: number) => `${(Math.min(scaleTo, value) / scaleTo) * 100}%`
-const scale = [
-  { says: 'same', from: 0, to: 2, colour: '#dfe8e1' },
-  { says: 'slight', from: 2, to: 5, colour: '#e8e9d4' },
-  { says: 'clear', from: 5, to: 10, colour: '#f0dcb8' },
-  { says: 'strong', from: 10, to: 20, colour: '#dfb98b' },
-] as const
+const scaleInks: Record<ColourWord, string> = {
+  same: '#dfe8e1',
+  slight: '#e8e9d4',
+  clear: '#f0dcb8',
+  strong: '#dfb98b',
+}
+const scale = differenceBands.map(({ word, to }, at) => ({
+  says: word,
+  from: differenceBands[at - 1]?.to ?? 0,
+  to: Math.min(to, scaleTo),
+  colour: scaleInks[word],
+}))
 /** What its supplier said of its colour, and since when that does not hold. */
 const claim = computed(() => {
   const scent = chosen.value?.scentId ? scents.known.get(chosen.value.scentId) : undefined
@@ -153,18 +166,12 @@ async function keep() {
     busy.value = false
   }
 }
-function again(event: Event) {
-  const input = event.target as HTMLInputElement
-  const [file] = input.files ?? []
-  if (file) void photo.take(file)
-  input.value = ''
-}
 useShortcuts({ Enter: () => void keep() })
 const lookOf = (one: (typeof scented.value)[number]) => {
   const last = one.colour.at(-1)
   return {
-    plain: last?.plain ?? '#e7dcc0',
-    sample: last?.swatch ?? '#e7dcc0',
+    plain: last?.plain ?? plainSoap,
+    sample: last?.swatch ?? plainSoap,
     says: due.value.has(one.pot)
       ? last
         ? `day ${last.day}`
@@ -201,7 +208,7 @@ const place = computed(() => [...due.value].findIndex((one) => one === pot.value
           class="cursor-pointer rounded-sm border border-line-3 bg-field px-3.5 py-2 font-[550] text-on-field focus-within:outline-2"
         >
           Take it again
-          <input type="file" accept="image/*" class="sr-only" @change="again" />
+          <input type="file" accept="image/*" class="sr-only" @change="photo.takeFrom" />
         </label>
         <AppButton v-if="due.size > 1" @click="pass">Not this one</AppButton>
         <AppButton kind="main" :disabled="!ready || busy" @click="keep"
