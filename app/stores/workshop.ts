@@ -56,9 +56,11 @@ export const useWorkshop = defineStore('workshop', () => {
   /** The revision of what is shown: changes are made on it. */
   let revision = 0
 
-  function take({ now, today: day, humidity: damp, revision: at, ...workshop }: WorkshopNow) {
+  /** @param asked when it was asked for: the answer's clock stood about halfway between then and now */
+  function take(answer: WorkshopNow, asked = Date.now()) {
+    const { now, today: day, humidity: damp, revision: at, ...workshop } = answer
     revision = at
-    behind = Date.parse(now) - Date.now()
+    behind = Date.parse(now) - (asked + Date.now()) / 2
     settings.value = workshop
     writeDatesAs(workshop.dates.locale)
     today.value = day
@@ -70,8 +72,9 @@ export const useWorkshop = defineStore('workshop', () => {
   }
 
   async function load() {
+    const asked = Date.now()
     try {
-      take(await api.get<WorkshopNow>('/api/workshop'))
+      take(await api.get<WorkshopNow>('/api/workshop'), asked)
     } catch (error) {
       problem.value = sentenceOf(error)
     }

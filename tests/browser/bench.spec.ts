@@ -63,8 +63,8 @@ async function waitFor(page: Page, says: string) {
   const key = page.getByRole('button', { name: says })
   for (let tries = 0; tries < 40 && !(await key.isVisible()); tries++) {
     await page.keyboard.press('f')
-    // Time flies: either the key is there soon, or it flies once more.
-    await key.waitFor({ timeout: 700 }).catch(() => undefined)
+    // Time flies: either the key is there once the thermometers have told, or it flies once more.
+    await key.waitFor({ timeout: 3000 }).catch(() => undefined)
   }
   await expect(key).toBeVisible()
 }
