@@ -74,6 +74,8 @@ export const coreRooms = [
   'remarks',
   'batch',
   'finder',
+  'stores',
+  'cost',
 ]
 
 /** What is said in one place: `core/units/formatter.ts` for figures, counts and lists, `app/utils/dates.ts` for days and times. */

@@ -224,6 +224,10 @@ export const batchEventSchema = z.discriminatedUnion('kind', [
     bars: barsSchema,
     how: z.enum(outs),
     to: z.string().trim().max(120).default(''),
+    /** What was paid for all of them, in the smallest unit of money, where somebody said. */
+    price: z.number().int().min(0).max(100_000_000).nullable().optional(),
+    /** The market day that they were sold on. */
+    market: idSchema.optional(),
   }),
   /** The whole batch is off the rack. */
   z.strictObject({ ...base, kind: z.literal('left'), why: z.enum(['gone', 'spoiled']), note }),

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { limitedRecord } from './basics'
 import { idSchema } from './batch'
+import { materialIdSchema } from './material'
 import {
   batterStages,
   lyeFaults,
@@ -86,6 +87,19 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     typed: z.boolean(),
     /** It does not stand on the paper, and is taken as planned. */
     assumed: z.boolean().optional(),
+  }),
+  /**
+   * The lot of something that stands at the scale from here on, by the id of the thing, and what its paper says: mg KOH per g, purity
+   * as a fraction; null where it is silent.
+   */
+  z.strictObject({
+    ...base,
+    kind: z.literal('stood'),
+    thing: materialIdSchema,
+    lotId: idSchema,
+    code: says.max(40),
+    sap: z.number().min(1).max(1600).nullable().default(null),
+    purity: z.number().min(0.05).max(1).nullable().default(null),
   }),
   /** Weights still to be taken that follow from an over-pour, and what was chosen. */
   z.strictObject({

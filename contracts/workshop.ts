@@ -1,9 +1,10 @@
 import { z } from 'zod'
 import { vesselStuffs } from './benchWords'
-import { barsSchema, cureDaysSchema, daySchema, idSchema, limitedRecord } from './basics'
+import { barsSchema, cureDaysSchema, daySchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { setupSchema } from './run'
+import { goodsIds } from './storeWords'
 import type { insideKeys } from './words'
 import {
   firstQuestions,
@@ -63,6 +64,9 @@ const telephone = z
   .max(40)
   .regex(/^[0-9+()\s/.*#-]*$/, 'A number to call is made of digits.')
 
+const money = z.number().int().min(0).max(100_000_000)
+const shareOfPrice = z.number().min(0).max(0.95).default(0)
+
 /** What holds for the whole workshop. */
 export const workshopSchema = z.strictObject({
   name: z.string().trim().min(1).max(80),
@@ -113,15 +117,60 @@ export const workshopSchema = z.strictObject({
     .default({}),
   /** Scent that usually goes in, as a share of the oils. */
   scentRate: z.number().min(0.001).max(0.2).default(0.05),
-  /** Whole prices of fats, in the smallest unit of the currency for a kilogram. */
-  prices: limitedRecord(z.string().max(80), z.number().int().min(0).max(100_000_000), 1000).default(
-    {},
-  ),
   /** ISO 4217, as GBP. */
   currency: z
     .string()
     .regex(/^[A-Z]{3}$/, 'A currency is three letters, as GBP.')
     .default('EUR'),
+  /** What a bar costs beyond what is in it, and how its price is made. Money in the smallest unit of the currency. */
+  costing: z
+    .strictObject({
+      /** For an hour of work. */
+      hourly: money.default(0),
+      /** Hours a batch takes, wrapping included; null to go by the bench's clock. */
+      hours: z.number().min(0).max(200).nullable().default(null),
+      overhead: z
+        .strictObject({ cost: money, per: z.enum(['batch', 'bar']) })
+        .default({ cost: 0, per: 'batch' }),
+      /** Wraps, labels and liners that a bar or a batch takes. */
+      uses: z
+        .array(
+          z.strictObject({
+            thing: z.enum(goodsIds),
+            count: z.number().min(0).max(100),
+            per: z.enum(['batch', 'bar']),
+          }),
+        )
+        .max(12)
+        .default([]),
+      /** What is kept of what reaches the maker. */
+      keep: z.number().min(0).max(0.95).default(0.6),
+      /** What money that lies on the rack costs for a year, as a share of it. */
+      tiedUp: z.number().min(0).max(1).default(0),
+      /** Where bars are sold, at what price, and what lies between that and what reaches the maker. */
+      outlets: z
+        .array(
+          z.strictObject({
+            name: z.string().trim().min(1).max(60),
+            price: money.nullable().default(null),
+            fee: shareOfPrice,
+            discount: shareOfPrice,
+            wholesale: shareOfPrice,
+            tax: shareOfPrice,
+          }),
+        )
+        .max(12)
+        .default([]),
+    })
+    .default({
+      hourly: 0,
+      hours: null,
+      overhead: { cost: 0, per: 'batch' },
+      uses: [],
+      keep: 0.6,
+      tiedUp: 0,
+      outlets: [],
+    }),
   /** Chance of a lye-heavy batch that the maker puts up with, on skin. */
   lyeRisk: z
     .number()

@@ -3,13 +3,15 @@ import { join } from 'node:path'
 import { argv, env, exit, stdout } from 'node:process'
 import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
+import { marketEventSchema, type MarketEvent } from '#contracts/market'
 import type { Frozen } from '#contracts/result'
+import { moveSchema } from '#contracts/store'
 import { thumbnailsOf } from '#core/batter/thumbnail'
 import { freeze } from '#core/batch/freeze'
 import { cureRuleFor } from '#core/rack/cure'
 import { driedOf, forecastToKeep, type DryingRoom } from '#core/rack/facts'
 import { addDays, dayIn } from '#core/units/days'
-import { addEvents, makeBatch } from '../server/db/batches'
+import { addEvents, getBatch, makeBatch } from '../server/db/batches'
 import { backup } from '../server/backup/archive'
 import { besideSafety } from '../server/backup/restore'
 import { nameOfDay } from '../server/backup/shelf'
@@ -17,8 +19,10 @@ import { backupPlan } from '../server/db/backupPlan'
 import { openDatabase, safetyCopies, type Db } from '../server/db/connection'
 import { takeDatabase } from '../server/db/lock'
 import {
+  blends,
   formulas,
   goals,
+  markets,
   materials,
   moulds,
   scents,
@@ -26,6 +30,8 @@ import {
   trials,
   colours,
 } from '../server/db/documents'
+import { addMove, saveLot } from '../server/db/lots'
+import { addMarketEvents } from '../server/db/markets'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { addPaired, sawPaired } from '../server/db/paired'
 import { keepVersion } from '../server/db/versions'
@@ -50,6 +56,7 @@ import { demoDevices } from './devices'
 import { runAtBench } from './runs'
 import { demoColours } from './colours'
 import { demoScents, demoSuppliers, demoTrials } from './scents'
+import { demoBlends, demoMarkets, demoMoves, demoStoreSuppliers, eventsOfMarket } from './stores'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
 
@@ -245,6 +252,54 @@ function loadVersions(db: Db, today: string, formulaIds: Map<string, string>): v
   }
 }
 
+/** What came and went of the stores, day by day. */
+function loadStores(db: Db, today: string): void {
+  const start = addDays(today, -425)
+  for (const { id, document } of demoStoreSuppliers)
+    suppliers.save(db, id, 0, document, instantOf(start, 9))
+  for (const { id, document } of demoBlends) blends.save(db, id, 0, document, instantOf(start, 9))
+  const numbered = new Map<number, string>()
+  const poured = db
+    .prepare<[], string>('SELECT id FROM batches ORDER BY number')
+    .pluck()
+    .all()
+    .map((id) => {
+      const { number, frozen, facts } = getBatch(db, id)!
+      numbered.set(number, id)
+      return { id, number, frozen, pouredOn: facts.pouredOn, bars: facts.bars }
+    })
+  let nth = 0
+  for (const move of demoMoves(poured, today)) {
+    const at = instantOf(move.day, 10)
+    if (move.kind === 'came') {
+      saveLot(db, move.id, 0, move.document, at)
+      continue
+    }
+    const id = v7({ msecs: Date.parse(at) + nth++ })
+    addMove(db, moveSchema.parse({ ...move, id }), at)
+  }
+  for (const market of demoMarkets) {
+    const id = idAt(addDays(today, -market.ago), 6)
+    const { name, tin } = market
+    const day = addDays(today, -market.ago)
+    const at = instantOf(day, 10)
+    markets.save(db, id, 0, { name, day, tin }, at)
+    const events = eventsOfMarket(market, (number) => numbered.get(number)!).map(
+      (event, place): MarketEvent =>
+        marketEventSchema.parse({ ...event, id: v7({ msecs: Date.parse(at) + place }), at }),
+    )
+    addMarketEvents(db, id, events, at)
+  }
+  const saturday = addDays(today, 5)
+  markets.save(
+    db,
+    idAt(addDays(today, -1), 6),
+    0,
+    { name: 'Ferry market', day: saturday, tin: 4000 },
+    instantOf(addDays(today, -1), 18),
+  )
+}
+
 function loadScents(db: Db, today: string, formulaIds: Map<string, string>): void {
   const start = addDays(today, -420)
   for (const { id, document } of demoSuppliers)
@@ -297,6 +352,7 @@ export function loadDemo(db: Db, now: Date): boolean {
     loadBatches(db, today, formulaIds)
     loadGoals(db, today, formulaIds)
     loadScents(db, today, formulaIds)
+    loadStores(db, today)
     loadDevices(db, today)
   })()
   return true

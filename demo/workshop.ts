@@ -34,7 +34,7 @@ const demoFixtures: Fixture[] = [
   { kind: 'hygrometer', name: 'hygrometer', x: 88, y: 50, width: 9, height: 14 },
 ].map((one, nth) => ({ id: idOf(nth + 21), ...one }) as Fixture)
 
-/** The Slate Shed's own settings; prices in pence for a kilogram, as they last paid. */
+/** The Slate Shed's own settings; money in pence. */
 export const demoWorkshop: Workshop = {
   name: 'Slate Shed',
   timeZone: 'Europe/London',
@@ -48,21 +48,21 @@ export const demoWorkshop: Workshop = {
   regions: { scrub: { greaseLift: [38, 66] } },
   currency: 'GBP',
   scentRate: 0.05,
-  prices: {
-    olive: 940,
-    coconut: 560,
-    tallow: 310,
-    lard: 280,
-    rapeseed: 210,
-    shea: 1150,
-    castor: 890,
-    'cocoa-butter': 1480,
-    palm: 340,
-    'rice-bran': 520,
-    'sunflower-high-oleic': 390,
-    'sweet-almond': 1620,
-    'laurel-berry': 3900,
-    'stearic-acid': 640,
+  costing: {
+    hourly: 1260,
+    hours: 2.25,
+    overhead: { cost: 330, per: 'batch' },
+    uses: [
+      { thing: 'goods-wrap', count: 1, per: 'bar' },
+      { thing: 'goods-label', count: 1, per: 'bar' },
+      { thing: 'goods-liner', count: 1, per: 'batch' },
+    ],
+    keep: 0.6,
+    tiedUp: 0.05,
+    outlets: [
+      { name: 'Ferry market', price: 450, fee: 0.08, discount: 0.05, wholesale: 0, tax: 0 },
+      { name: 'Walkers’ hostel', price: 300, fee: 0, discount: 0, wholesale: 0, tax: 0 },
+    ],
   },
   lyeRisk: 0.01,
   lyeRiskCleaning: 0.05,

@@ -8,6 +8,7 @@ import type { NewRunEvent, RunEvent } from '#contracts/run'
 import { usualMinutes } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { heatState } from '#core/bench/run/heatState'
+import { frozenAs, usualValues, valuesOfLots, type OwnValues } from '#core/bench/run/lots'
 import { usualTimes } from '#core/bench/run/ownTimes'
 import { contextOf, lyeMadeBy, planFor } from '#core/bench/plan/plan'
 import {
@@ -53,8 +54,23 @@ export function createBench(subject: BenchSubject) {
   const { keeper } = subject
   const workshop = useWorkshop()
   const { run } = keeper
-  const ctx = computed(() => contextOf(subject.frozen, run.setup, run.scale, workshop.say))
-  const plan = computed(() => planFor(ctx.value))
+  const planned = (own: Frozen) => {
+    const context = contextOf(own, run.setup, run.scale, workshop.say)
+    return { ctx: context, plan: planFor(context) }
+  }
+  const asPlanned = computed(() => planned(subject.frozen))
+  /** What the lots say that stand at the scale: as text, so that the plan is made anew only when it says something else. */
+  const ofLots = computed(() =>
+    JSON.stringify([
+      ...valuesOfLots(asPlanned.value.plan, keeper.events.value, usualValues(subject.frozen)),
+    ]),
+  )
+  const made = computed(() => {
+    const values = new Map(JSON.parse(ofLots.value) as [string, OwnValues][])
+    return values.size ? planned(frozenAs(subject.frozen, values)) : asPlanned.value
+  })
+  const ctx = computed(() => made.value.ctx)
+  const plan = computed(() => made.value.plan)
   const state = computed(() => runOf(plan.value, run.startedAt, keeper.events.value))
 
   const speed = ref(1)

@@ -12,6 +12,7 @@ const none: Library = { fats: new Map(), liquids: new Map(), additives: new Map(
 export const useMaterials = defineStore('materials', () => {
   const documents = useDocuments<OwnMaterial>('/api/materials', ({ name }) => name)
   const workshop = useWorkshop()
+  const blends = useBlends()
   /** What ships with Mantle; empty until `loaded`. */
   const shipped = shallowRef(none)
   const materials = computed(() =>
@@ -20,6 +21,7 @@ export const useMaterials = defineStore('materials', () => {
         shipped.value,
         documents.list.value.map(({ document }) => document),
         workshop.settings.spoons,
+        blends.list,
       ),
       workshop.say,
     ),
@@ -38,7 +40,7 @@ export const useMaterials = defineStore('materials', () => {
       documents.problem.value = sentenceOf(error)
       return
     }
-    await Promise.all([documents.load(), scents.loadKnown(), colours.load()])
+    await Promise.all([documents.load(), scents.loadKnown(), colours.load(), blends.load()])
   }
   /** The workshop's record for a material, if it has one. */
   const recordOf = (id: string) => documents.list.value.find((stored) => stored.id === id)

@@ -76,6 +76,8 @@ export function toldWords(event: RunEvent, steps: readonly Step[]): string {
       return `done: ${named(event.step)}`
     case 'scooped':
       return `weighed: ${named(event.step)}`
+    case 'stood':
+      return `the lot ${event.code}`
     case 'chose':
       return `what to do about ${named(event.step)}`
     case 'confirmed':

@@ -18,7 +18,7 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
 const sent = new WeakMap<Blob, string>()
 
 /** What a photo is of, as its address says it. */
-export type PhotoOf = `${'batches' | 'trials'}/${string}`
+export type PhotoOf = `${'batches' | 'trials' | 'lots'}/${string}`
 
 /** Keeps a picture with what it is of and gives its id. Throws an ApiError, or what `smallPhoto` throws. */
 export async function sendPhoto(of: PhotoOf, file: Blob): Promise<string> {

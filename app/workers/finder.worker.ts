@@ -4,6 +4,7 @@ import wasm from 'highs/runtime?url'
 import { findFormula, priceCurve, type Solver } from '#core/finder/find'
 import type { Wish } from '#core/finder/wish'
 import type { Fat } from '#core/materials/fat'
+import { packsFor, type Pack, type Wanted } from '#core/stores/shopping'
 import type { Library } from '#core/materials/library'
 
 async function solver(): Promise<Solver> {
@@ -27,6 +28,13 @@ const api = {
   async find(wish: Wish, fats: Fat[]) {
     const solve = await (loading ??= solver())
     return findFormula(wish, libraryOfFats(fats), solve)
+  },
+  /** The packs that cover each of some needs for the least money. */
+  async buy(asked: (Wanted & { packs: Pack[] })[]) {
+    const solve = await (loading ??= solver())
+    return asked.map(({ need, packs, usedLater, most }) =>
+      packsFor(need, packs, usedLater, most, solve),
+    )
   },
   async curve(wish: Wish, fats: Fat[]) {
     const solve = await (loading ??= solver())

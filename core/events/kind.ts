@@ -83,14 +83,16 @@ export const beforeCut = (_event: unknown, { facts }: Before): string | null => 
 
 /**
  * Why bars may not be put into other hands; null when they may.
- * @example blocked({ usable: { state: 'locked', because: 'zap' } })
+ * @example blocked({ usable: { state: 'locked', because: 'zap' }, releasedOn: null })
  *   // 'It is locked: there may be free lye in it. It cannot be sold or given.'
  */
-export function blocked({ usable }: BatchFacts): string | null {
+export function blocked({ usable, releasedOn }: BatchFacts): string | null {
   if (usable.state === 'held')
     return 'It is held: a strip read over 10. Test it again before it goes out.'
   if (usable.state === 'locked')
     return 'It is locked: there may be free lye in it. It cannot be sold or given.'
+  if (usable.state === 'untested' && !releasedOn)
+    return 'It was never tested. A strip or the zap test first, or say what you trust it on.'
   return null
 }
 

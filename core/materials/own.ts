@@ -1,6 +1,8 @@
 import type { SpoonKind } from '#contracts/words'
+import type { Blend } from '#contracts/store'
 import type { OwnAdditive, OwnFat, OwnLiquid, OwnMaterial } from '#contracts/material'
 import type { Additive } from './additives'
+import { blendedFat } from './blended'
 import type { Fat, Known } from './fat'
 import type { Library, Material } from './library'
 import type { Liquid } from './liquids'
@@ -70,6 +72,7 @@ export function libraryWith(
   library: Library,
   own: readonly OwnMaterial[],
   spoons: SpoonKind = 'us',
+  blends: readonly { id: string; document: Blend }[] = [],
 ): Library {
   const fats = new Map(library.fats)
   const liquids = new Map(library.liquids)
@@ -79,6 +82,16 @@ export function libraryWith(
     else if (record.kind === 'liquid')
       liquids.set(record.id, liquidFrom(record, library.liquids.get(record.id)))
     else additives.set(record.id, additiveFrom(record, library.additives.get(record.id)))
+  }
+  // From what is in the library: a blend of blends counts as the parts of both, whichever was written down first.
+  for (let added = true; added;) {
+    added = false
+    for (const { id, document } of blends) {
+      const fat = fats.has(id) ? null : blendedFat(id, document, { fats, liquids, additives })
+      if (!fat) continue
+      fats.set(id, fat)
+      added = true
+    }
   }
   return { fats, liquids, additives, spoons }
 }

@@ -11,7 +11,7 @@ const stationOf: Partial<Record<keyof Workshop, Right>> = {
   scaleCheck: 'bench',
   bench: 'bench',
   rack: 'rack',
-  prices: 'formulas',
+  costing: 'formulas',
   regions: 'formulas',
   lyeRisk: 'formulas',
   lyeRiskCleaning: 'formulas',

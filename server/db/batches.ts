@@ -13,6 +13,7 @@ import {
 import type { FormulaDocument } from '#contracts/formula'
 import type { CauseFigure, Trouble } from '#contracts/rackWords'
 import type { Frozen } from '#contracts/result'
+import type { BarsOut, LotTrace, StoresAhead } from '#contracts/store'
 import { upgradedFormula } from '#contracts/upgrade'
 import { thaw } from '#core/formula/frozen'
 import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
@@ -22,7 +23,8 @@ import { standingOf } from '#core/rack/standing'
 import { sightings } from '#core/troubles/along'
 import { caseOf } from '#core/troubles/case'
 import { figureKinds } from '#core/troubles/figures'
-import { daysBetween } from '#core/units/days'
+import { needsOf } from '#core/stores/things'
+import { dayIn, daysBetween } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
 import type { Db } from './connection'
 import { v7 } from 'uuid'
@@ -342,7 +344,7 @@ export function addEvents(
 }
 
 /** An event that was not taken back, in SQL: `batch_events` as e. */
-const holds = `NOT EXISTS (SELECT 1 FROM batch_events AS back WHERE back.kind = 'undone' AND back.batch_id = e.batch_id
+export const notTakenBack = `NOT EXISTS (SELECT 1 FROM batch_events AS back WHERE back.kind = 'undone' AND back.batch_id = e.batch_id
   AND json_extract(back.payload, '$.event') = e.id)`
 
 /** Bars by formula that were sold, given or used from a day on. */
@@ -353,7 +355,7 @@ export const goneSince = (db: Db, day: string): Record<string, number> =>
         `SELECT formula_id, sum(json_extract(e.payload, '$.bars')) FROM batch_events AS e
          JOIN batches ON batches.id = e.batch_id
          WHERE e.kind = 'out' AND json_extract(e.payload, '$.day') >= ?
-           AND json_extract(e.payload, '$.how') IN ('sold', 'given', 'used') AND ${holds}
+           AND json_extract(e.payload, '$.how') IN ('sold', 'given', 'used') AND ${notTakenBack}
          GROUP BY formula_id`,
       )
       .raw()
@@ -367,7 +369,7 @@ export const feltOfFormula = (db: Db, formulaId: string): Felt[] =>
       `SELECT e.payload, json_extract(facts, '$.pouredOn') AS pouredOn FROM batches
        JOIN batch_facts ON batch_facts.batch_id = batches.id
        JOIN batch_events AS e ON e.batch_id = batches.id AND e.kind = 'felt'
-       WHERE formula_id = ? AND pouredOn IS NOT NULL AND ${holds}`,
+       WHERE formula_id = ? AND pouredOn IS NOT NULL AND ${notTakenBack}`,
     )
     .all(formulaId)
     .map(({ payload, pouredOn }) => {
@@ -409,6 +411,47 @@ export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>
       const { pouredOn, forecast, drying } = JSON.parse(facts) as BatchFacts
       return { ...batch, pouredOn: pouredOn!, forecast: forecast!, dryOn: drying!.dryOn }
     })
+
+/** Batches that are planned and not poured, with what they take out of the stores. */
+export const plannedBatches = (db: Db, timeZone: string): StoresAhead['planned'] =>
+  db
+    .prepare<[], Row & { frozen: string }>(
+      `SELECT ${columns}, frozen FROM ${joined} WHERE here = 1 AND json_extract(facts, '$.pouredOn') IS NULL`,
+    )
+    .all()
+    .map((row) => {
+      const { id, number, name, formulaId, thumbnail, madeAt } = summary(row)
+      const day = dayIn(timeZone, new Date(madeAt))
+      return { id, number, name, formulaId, thumbnail, day, needs: needsOf(frozenIn(row.frozen)) }
+    })
+
+/** Some batches for lists, with the bars of each that went. */
+export const batchesWithOuts = (db: Db, ids: readonly string[]): LotTrace['batches'] =>
+  db
+    .prepare<[string], Row>(
+      `SELECT ${columns} FROM ${joined} WHERE id IN (SELECT value FROM json_each(?)) ORDER BY number`,
+    )
+    .all(JSON.stringify(ids))
+    .map((row) => ({ ...summary(row), outs: outsOf(db, row.id) }))
+
+/** Bars of a batch that went, and to whom. */
+function outsOf(db: Db, batchId: string): BarsOut[] {
+  const rows = db
+    .prepare<[string], { payload: string }>(
+      `SELECT e.payload FROM batch_events AS e WHERE e.batch_id = ? AND e.kind = 'out' AND ${notTakenBack} ORDER BY e.at, e.rowid`,
+    )
+    .all(batchId)
+  return rows.map(({ payload }) => {
+    const {
+      bars,
+      how,
+      to,
+      day,
+      price = null,
+    } = JSON.parse(payload) as Extract<BatchEvent, { kind: 'out' }>
+    return { bars, how, to, day, price }
+  })
+}
 
 /** Figures are compared, not said. */
 const unsaid = formatter({})

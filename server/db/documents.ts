@@ -4,8 +4,10 @@ import { colourSchema } from '#contracts/colour'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
+import { marketSchema } from '#contracts/market'
 import { workshopMouldSchema } from '#contracts/mould'
 import { scentSchema } from '#contracts/scent'
+import { blendSchema, lotSchema, orderSchema } from '#contracts/store'
 import { supplierSchema } from '#contracts/supplier'
 import { trialSchema } from '#contracts/trial'
 import type { Db } from './connection'
@@ -27,7 +29,18 @@ export type Saved<T> =
  */
 function documentStore<T>(
   table:
-    'formulas' | 'materials' | 'moulds' | 'goals' | 'scents' | 'suppliers' | 'trials' | 'colours',
+    | 'formulas'
+    | 'materials'
+    | 'moulds'
+    | 'goals'
+    | 'scents'
+    | 'suppliers'
+    | 'trials'
+    | 'colours'
+    | 'lots'
+    | 'blends'
+    | 'markets'
+    | 'orders',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'
@@ -124,3 +137,10 @@ export const colours = documentStore('colours', colourSchema)
 export const suppliers = documentStore('suppliers', supplierSchema)
 /** Plans of trial days; what happened on them is in `db/trials.ts`. */
 export const trials = documentStore('trials', trialSchema)
+/** What a lot is; how much of it there is, is in `db/lots.ts`. */
+export const lots = documentStore('lots', lotSchema)
+/** What is made up ahead, by the id that formulas name it by. */
+export const blends = documentStore('blends', blendSchema)
+/** Market days; what happened on them is in `db/markets.ts`. */
+export const markets = documentStore('markets', marketSchema)
+export const orders = documentStore('orders', orderSchema)

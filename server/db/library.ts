@@ -1,7 +1,7 @@
 import { library, type Library } from '#core/materials/library'
 import { libraryWith } from '#core/materials/own'
 import type { Db } from './connection'
-import { colours, materials } from './documents'
+import { blends, colours, materials } from './documents'
 import { knownOf } from './known'
 import { getWorkshop } from './workshop'
 
@@ -9,7 +9,7 @@ import { getWorkshop } from './workshop'
 export function workshopLibrary(db: Db): Library {
   const own = materials.list(db).map(({ document }) => document)
   return {
-    ...libraryWith(library, own, getWorkshop(db).spoons),
+    ...libraryWith(library, own, getWorkshop(db).spoons, blends.list(db)),
     scents: knownOf(db),
     colours: new Map(colours.list(db).map(({ id, document }) => [id, document])),
   }

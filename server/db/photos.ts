@@ -6,7 +6,7 @@ import { makeFolder, photosOf, writeWhole } from './files'
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
 /** What a photo is of. */
-export type PhotoOf = { batchId: string } | { trialId: string }
+export type PhotoOf = { batchId: string } | { trialId: string } | { lotId: string }
 
 /** Keeps a photo. The same again is kept once; false when another one is kept under this id. */
 export function keepPhoto(
@@ -16,22 +16,26 @@ export function keepPhoto(
   now: string,
 ): boolean {
   const { id, type, bytes } = photo
-  const [batchId, trialId] = 'batchId' in of ? [of.batchId, null] : [null, of.trialId]
+  const owner = {
+    batchId: 'batchId' in of ? of.batchId : null,
+    trialId: 'trialId' in of ? of.trialId : null,
+    lotId: 'lotId' in of ? of.lotId : null,
+  }
   const file = fileOf(db, id)
   makeFolder(photosOf(db.name))
   const row = db
-    .prepare<[string], { batch_id: string | null; trial_id: string | null }>(
-      'SELECT batch_id, trial_id FROM photos WHERE id = ?',
+    .prepare<[string], typeof owner>(
+      'SELECT batch_id AS batchId, trial_id AS trialId, lot_id AS lotId FROM photos WHERE id = ?',
     )
     .get(id)
-  const same = row?.batch_id === batchId && row.trial_id === trialId
+  const same = JSON.stringify(row) === JSON.stringify(owner)
   if (row && existsSync(file)) return same && Buffer.from(bytes).equals(readFileSync(file))
   // A file without its row is of a write that was cut short: it was never acknowledged.
   writeWhole(file, bytes)
   db.prepare(
-    `INSERT INTO photos (id, batch_id, trial_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?, ?)
+    `INSERT INTO photos (id, batch_id, trial_id, lot_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (id) DO NOTHING`,
-  ).run(id, batchId, trialId, type, bytes.length, now)
+  ).run(id, owner.batchId, owner.trialId, owner.lotId, type, bytes.length, now)
   return true
 }
 

@@ -36,14 +36,7 @@ export function documentRoutes<T>(kind: Kind<T>) {
         saveSchema(kind.schema),
         ({ db, id, now, caller, body }) => {
           kind.beforeSave?.(db, id, body.document)
-          const saved = store.save(
-            db,
-            id,
-            body.revision,
-            body.document,
-            now,
-            caller.kind === 'device' ? caller.name : '',
-          )
+          const saved = store.save(db, id, body.revision, body.document, now, callerName(caller))
           if (saved.kind === 'saved') return saved.stored
           if (saved.kind === 'gone')
             refuse(410, `This ${called} is deleted. Restore it or keep a copy.`)

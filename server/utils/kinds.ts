@@ -4,13 +4,19 @@ import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { scentSchema } from '#contracts/scent'
+import { marketSchema } from '#contracts/market'
+import { blendSchema, orderSchema, type Blend } from '#contracts/store'
 import { supplierSchema } from '#contracts/supplier'
 import { trialSchema } from '#contracts/trial'
 import { library } from '#core/materials/library'
 import { meansLyeOrWater } from '#core/materials/lyeWords'
+import { blendPrefix } from '#core/materials/blended'
 import { materialsUsed } from '#core/formula/frozen'
 import { formatter } from '#core/units/formatter'
+import type { Db } from '../db/connection'
 import * as stores from '../db/documents'
+import { workshopLibrary } from '../db/library'
+import { marketEventsAfter } from '../db/markets'
 import { trialEventsAfter } from '../db/trials'
 
 const say = formatter()
@@ -171,4 +177,65 @@ export const trialRoutes = documentRoutes({
     if (trialEventsAfter(db, id).some(({ kind }) => kind === 'ended'))
       refuse(409, 'What was found on it counts for its scents; it stays.')
   },
+})
+
+export const marketRoutes = documentRoutes({
+  store: stores.markets,
+  schema: marketSchema,
+  called: 'market day',
+  may: ['rack'],
+  beforeDelete(db, id) {
+    if (marketEventsAfter(db, id).some(({ kind }) => kind === 'closed'))
+      refuse(409, 'What was sold on it is with its batches; it stays.')
+  },
+})
+
+/** Whether a blend is in another one, or would be in itself. */
+function blendsWithin(db: Db, id: string, document: Blend, path: string[] = []): boolean {
+  return document.parts.some(({ thing }) => {
+    if (thing === id) return true
+    const inner = path.includes(thing) ? null : stores.blends.get(db, thing)
+    return inner ? blendsWithin(db, id, inner.document, [...path, thing]) : false
+  })
+}
+
+export const blendRoutes = documentRoutes({
+  store: stores.blends,
+  schema: blendSchema,
+  called: 'made-up stock',
+  may: ['formulas', 'rack'],
+  ids: materialIdSchema,
+  beforeSave(db, id, document) {
+    if (!id.startsWith(blendPrefix))
+      refuse(422, 'A made-up stock has an id that begins with "blend-".', 'id')
+    if (document.kind !== 'lye' && meansLyeOrWater(document.name))
+      refuse(
+        422,
+        'Lye and water are called by what they are. Give it another name.',
+        'document.name',
+      )
+    if (blendsWithin(db, id, document))
+      refuse(422, 'It cannot be made of itself.', 'document.parts')
+    const known = workshopLibrary(db)
+    document.parts.forEach(({ thing }, place) => {
+      const lye = ['naoh', 'koh', 'water'].includes(thing)
+      const there = known.fats.has(thing) || known.additives.has(thing)
+      if (document.kind === 'lye' ? !lye : !there)
+        refuse(422, `"${thing}" cannot go into it.`, `document.parts[${place}].thing`)
+    })
+  },
+  beforeDelete(db, id) {
+    const using = stores.formulas
+      .list(db)
+      .filter(({ document }) => materialsUsed(document).has(id))
+      .map(({ document }) => document.name)
+    if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
+  },
+})
+
+export const orderRoutes = documentRoutes({
+  store: stores.orders,
+  schema: orderSchema,
+  called: 'order',
+  may: ['formulas', 'rack'],
 })

@@ -40,6 +40,9 @@ interface Context<Body> {
   query: unknown
 }
 
+/** The name of the device that asks; empty for the computer Mantle runs on. */
+export const callerName = (caller: Caller): string => (caller.kind === 'device' ? caller.name : '')
+
 /** What a route takes and who may use it. */
 export interface RouteManner {
   /** Rights of which a paired device needs one; without any, only this computer may. */

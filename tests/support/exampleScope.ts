@@ -21,6 +21,7 @@ import { formatter } from '#core/units/formatter'
 import { lineOf } from '#core/words/line'
 import { readLine } from '#core/words/reading'
 import { batchOf, exponential, told } from './batchOf'
+import { lotOf } from './lotOf'
 import { highsSolver } from './solver'
 
 /* What the examples that stand with the functions of the core may speak of. */
@@ -133,6 +134,17 @@ export const exampleScope: Record<string, unknown> = {
     aim: 'nearest',
   },
   solve: await highsSolver(),
+  lot: lotOf,
+  // Nothing but what is in the bars.
+  costing: {
+    hourly: 0,
+    hours: null,
+    overhead: { cost: 0, per: 'batch' },
+    uses: [],
+    keep: 0.6,
+    tiedUp: 0,
+    outlets: [],
+  },
   body: regionsFor('body'),
   traits: traitsOf(made, shipped),
   castor: shipped.fats.get('castor'),

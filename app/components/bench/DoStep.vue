@@ -7,9 +7,11 @@ const { step, done, plan, ctx, state } = bench
 const normal = computed(() => normalAt(step.value!))
 function next() {
   if (done.value || bench.locked.value) return
+  if (isLayOut.value) lots.layOut()
   for (const vessel of stepKinds[step.value!.kind].reads ?? []) bench.keepReading(vessel)
   bench.finish()
 }
+const lots = useBenchLots(bench)
 useBenchKeys({ ' ': next, Enter: next })
 const isLayOut = computed(() => step.value!.id === 'lay-out')
 const says = computed(() => ctx.value.say)
@@ -32,6 +34,7 @@ const says = computed(() => ctx.value.say)
         <li v-for="tool in plan.tools" :key="tool" class="border-b border-line pb-1">{{ tool }}</li>
       </ul>
     </div>
+    <LotsAtHand v-if="isLayOut && !done" :lots="lots.atHand.value" @stand="lots.stand" />
     <NormalLines v-if="normal" :lines="normal" class="mt-5 text-[18px]" />
     <AfterPlanBox v-if="step!.kind === 'cover'" class="mt-5" :gel="ctx.document.method.gel" />
     <p

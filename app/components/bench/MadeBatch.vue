@@ -5,15 +5,16 @@ import type { Run } from '#contracts/run'
 import { celsiusAtCombine, stageText } from '#core/bench/run/batter'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { potsAsWeighed } from '#core/bench/run/asWeighed'
-import { contextOf, planFor } from '#core/bench/plan/plan'
+import { planAsMade } from '#core/bench/run/lots'
 import { runOf, weightsOf } from '#core/bench/run/run'
 
 /** What was made at the bench: the figures by the weights, each weighing, temperatures, the batter, notes. */
 const { batch, run } = defineProps<{ batch: Batch; run: Run }>()
 const workshop = useWorkshop()
 const { say } = storeToRefs(workshop)
-const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))
-const plan = computed(() => planFor(ctx.value))
+const asMade = computed(() => planAsMade(batch.frozen, run, run.events, say.value))
+const ctx = computed(() => asMade.value.ctx)
+const plan = computed(() => asMade.value.plan)
 const state = computed(() => runOf(plan.value, run.startedAt, run.events))
 const poured = computed(() => batch.events.findLast((event) => event.kind === 'poured'))
 const made = computed(() => (poured.value?.kind === 'poured' ? poured.value.made : undefined))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { thingOf } from '#core/bench/run/lots'
 import { weighedSoFar } from '#core/bench/run/run'
 
 /** A weighing: the live figure, what is missing, the band, scoops and loads, typing, and what to do about too much. */
@@ -75,8 +76,16 @@ watch(shown, (now, before) => {
 /** The digits come first where no scale sends. */
 const typing = ref(!bench.run.setup.sends || silent.value === null)
 watch(silent, (now) => now === true && (typing.value = true))
+const lots = useBenchLots(bench)
+const thing = computed(() => thingOf(weigh.value))
+const atHand = computed(() => lots.of(thing.value))
+/** What is left in the lot beyond what this step still takes; below nothing it does not reach. */
+const leftInLot = computed(() =>
+  atHand.value ? atHand.value.lot.stock - Math.max(0, target.value - scoops.value) : 0,
+)
 useBenchKeys(
   {
+    l: () => thing.value && lots.next(thing.value),
     ' ': () => weighing.take(),
     Enter: () => weighing.take(),
     t: () => weighing.tare(),
@@ -168,6 +177,26 @@ function pickVessel(event: Event) {
           {{ place + 1 }}: {{ say.mass(one.grams) }}
         </li>
       </ul>
+      <p
+        v-if="atHand && !done"
+        class="mt-2 flex flex-wrap items-center gap-x-3 text-[15px] text-ink-2"
+      >
+        <span
+          >Out of <b class="text-ink">{{ atHand.lot.document.code }}</b>,
+          {{ say.amount(atHand.lot.stock) }}</span
+        >
+        <b v-if="leftInLot < 0" class="text-[#f3c24b]"
+          >{{ say.amount(-leftInLot) }} short: weigh what is there, then take another</b
+        >
+        <BenchKey
+          v-if="atHand.lots.length > 1"
+          quiet
+          class="!flex-none"
+          says="Another lot"
+          hint="L"
+          @click="lots.next(atHand.thing)"
+        />
+      </p>
       <div
         class="mt-3 flex flex-wrap items-start gap-2 text-[15px]"
         :class="typing ? 'low:hidden' : ''"

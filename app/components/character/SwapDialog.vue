@@ -22,8 +22,10 @@ const shown = computed(() => {
   const found = others.filter(({ fat }) => has(`${fat.name} ${fat.aliases.join(' ')}`))
   return now ? [now, ...found.slice(0, 12)] : []
 })
+const prices = usePrices()
+onMounted(() => void prices.load())
 const priceOf = (id: string) => {
-  const minor = workshop.settings.prices[id]
+  const minor = prices.now[id]?.price
   return minor === undefined ? '–' : moneyText(minor, workshop.settings.currency)
 }
 function choose(id: string) {

@@ -46,14 +46,11 @@ function exclude(key: Exclusion) {
   draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
 }
 const unit = computed(() => minorUnits(workshop.settings.currency))
+const prices = usePrices()
+onMounted(() => void prices.load())
 async function setPrice(id: string, value: number | null) {
   try {
-    await workshop.save((now) => {
-      const { [id]: _, ...others } = now.prices
-      return {
-        prices: value === null ? others : { ...others, [id]: Math.round(value * unit.value) },
-      }
-    })
+    await prices.set(id, value === null ? null : Math.round(value * unit.value))
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -172,9 +169,7 @@ async function setPrice(id: string, value: number | null) {
             :min="0"
             :max="100000"
             :model-value="
-              workshop.settings.prices[fat.id] === undefined
-                ? null
-                : workshop.settings.prices[fat.id]! / unit
+              prices.now[fat.id] === undefined ? null : prices.now[fat.id]!.price / unit
             "
             @update:model-value="setPrice(fat.id, $event)"
           />

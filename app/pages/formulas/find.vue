@@ -13,6 +13,7 @@ import { inSentence } from '#core/units/language'
 useHead({ title: 'Find a formula · Mantle' })
 const workshop = useWorkshop()
 const formulas = useFormulas()
+const prices = usePrices()
 const toasts = useToasts()
 const router = useRouter()
 const draft = useKept('mantle-wish', freshWish(), asWish)
@@ -24,7 +25,7 @@ const wish = computed((): Wish => ({
     id,
     least: least ?? 0,
     most: most ?? 1,
-    price: workshop.settings.prices[id] ?? null,
+    price: prices.now[id]?.price ?? null,
   })),
   regions: regions.value,
   exclude: draft.value.exclude,

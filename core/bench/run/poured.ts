@@ -7,7 +7,7 @@ import { asWeighed, potsAsWeighed } from './asWeighed'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
 import { foretoldAtBench } from './foretold'
-import { contextOf, planFor } from '../plan/plan'
+import { planAsMade } from './lots'
 import { runOf, wateredIn, weightsOf } from './run'
 import { sum } from '../../statistics/sum'
 import { roundTo } from '../../statistics/roundTo'
@@ -22,8 +22,7 @@ export function pouredBy(
   run: Pick<Run, 'setup' | 'scale' | 'startedAt'> & Partial<Pick<Run, 'paper'>>,
   events: RunEvent[],
 ): { poured: Omit<Extract<BatchEvent, { kind: 'poured' }>, 'id'>; forecasts: Forecast[] } | null {
-  const ctx = contextOf(frozen, run.setup, run.scale, formatter({ scale: run.scale }))
-  const plan = planFor(ctx)
+  const { ctx, plan } = planAsMade(frozen, run, events, formatter({ scale: run.scale }))
   const state = runOf(plan, run.startedAt, events)
   if (!state.finished) return null
   const minutes = state.poured.at(-1)?.minutes ?? state.finished.minutes

@@ -232,6 +232,7 @@ export function runOf(
         state.finished = { minutes, day: event.pouredDay, pouredAt: event.pouredAt ?? null }
         break
       case 'drove':
+      case 'stood':
         break
     }
   }

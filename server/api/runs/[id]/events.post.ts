@@ -1,8 +1,13 @@
 import { runEventsSchema } from '#contracts/run'
 import { dayIn } from '#core/units/days'
 import { addRunEvents, getRun } from '../../../db/runs'
+import { getLot } from '../../../db/lots'
 import { getWorkshop } from '../../../db/workshop'
 import { queueStale } from '../../../facts/queue'
+
+/** Told of a moment before the lot was held, or written up from paper. */
+const paperOrLate = (paper: boolean, at: string, since: string): boolean =>
+  paper || at.slice(0, 10) < since
 
 export default route(
   runEventsSchema,
@@ -18,6 +23,18 @@ export default route(
         Date.parse(event.pouredAt) > Date.parse(now) + clocksApart
       )
         refuse(422, 'That hour has not come yet.', `events[${index}].pouredAt`)
+      if (event.kind === 'stood') {
+        const lot = getLot(db, event.lotId)
+        if (lot?.document.thing !== event.thing)
+          refuse(422, 'There is no such lot of it; it may be deleted.', `events[${index}].lotId`)
+        // What was told while the bench was cut off has happened; the hold came later.
+        if (lot.document.held && !paperOrLate(run.paper, event.at, lot.document.held.since))
+          refuse(
+            422,
+            `${lot.document.code} is held: it goes into no batch. Take another.`,
+            `events[${index}].lotId`,
+          )
+      }
       if (Date.parse(event.at) > Date.parse(now) + clocksApart)
         refuse(
           422,
@@ -25,9 +42,10 @@ export default route(
           `events[${index}].at`,
         )
     })
-    const taken = addRunEvents(db, id, body.device, body.events, now, (fresh) =>
-      pourFromRun(db, run, fresh, now),
-    )
+    const taken = addRunEvents(db, id, body.device, body.events, now, (fresh) => {
+      pourFromRun(db, run, fresh, now)
+      drawForRun(db, run, fresh, now)
+    })
     switch (taken.kind) {
       case 'not-leading':
         return refuse(

@@ -1,0 +1,71 @@
+import {
+  marketEventSchema,
+  type MarketEvent,
+  type ToldMarketEvent,
+  type WholeMarket,
+} from '#contracts/market'
+import type { BatchEvent } from '#contracts/batch'
+import { outsOfMarket } from '#core/stores/market'
+import { addEvents } from './batches'
+import type { Db } from './connection'
+import { markets } from './documents'
+
+/** Events of a market day after a number, in the order in which they were taken. */
+export const marketEventsAfter = (db: Db, marketId: string, seq = 0): ToldMarketEvent[] =>
+  db
+    .prepare<[string, number], { seq: number; payload: string }>(
+      'SELECT seq, payload FROM market_events WHERE market_id = ? AND seq > ? ORDER BY seq',
+    )
+    .all(marketId, seq)
+    .map(({ seq: number, payload }) => ({ ...(JSON.parse(payload) as MarketEvent), seq: number }))
+
+/** A market day with all that happened; null when there is none. */
+export function getMarket(db: Db, id: string): WholeMarket | null {
+  const stored = markets.get(db, id)
+  return stored ? { ...stored, events: marketEventsAfter(db, id) } : null
+}
+
+export type TakenOfMarket =
+  | { kind: 'taken'; events: ToldMarketEvent[] }
+  /** An event of this id says something else: nothing of it was taken. */
+  | { kind: 'other-content'; place: number }
+  /** The day is closed: nothing of it was taken. */
+  | { kind: 'closed' }
+
+/** Takes what a phone tells of a market day, in order and once. When the day is closed its batches learn of it, in the same act. */
+export function addMarketEvents(
+  db: Db,
+  id: string,
+  events: readonly MarketEvent[],
+  now: string,
+): TakenOfMarket {
+  return db
+    .transaction((): TakenOfMarket => {
+      const market = getMarket(db, id)!
+      const known = new Map(market.events.map(({ seq: _, ...event }) => [event.id, event]))
+      const place = events.findIndex((event) => {
+        const kept = known.get(event.id)
+        return kept && JSON.stringify(marketEventSchema.parse(kept)) !== JSON.stringify(event)
+      })
+      if (place >= 0) return { kind: 'other-content', place }
+      const fresh = events.filter((event) => !known.has(event.id))
+      if (fresh.length && market.events.some(({ kind }) => kind === 'closed'))
+        return { kind: 'closed' }
+      const insert = db.prepare(
+        `INSERT INTO market_events (id, market_id, kind, payload, at, kept_at) VALUES (?, ?, ?, ?, ?, ?)`,
+      )
+      for (const event of fresh)
+        insert.run(event.id, id, event.kind, JSON.stringify(event), event.at, now)
+      const all = marketEventsAfter(db, id)
+      if (fresh.some(({ kind }) => kind === 'closed'))
+        for (const [batchId, told] of outsOfMarket(id, market.document, all))
+          addEvents(
+            db,
+            batchId,
+            told.map((event) => ({ ...(event as BatchEvent), at: now })),
+            'later',
+          )
+      return { kind: 'taken', events: all }
+    })
+    .immediate()
+}
