@@ -57,6 +57,11 @@ export interface RecordDifference {
     | 'supplier'
     | 'colour'
     | 'trial'
+    | 'lot'
+    | 'blend'
+    | 'order'
+    | 'market'
+    | 'move'
     | 'photo'
   name: string
   number: number | null

@@ -4,7 +4,14 @@ import type { BatchSummary } from './batch'
 import { materialIdSchema } from './material'
 import type { Out } from './rackWords'
 import type { Thumbnail } from './thumbnail'
-import { blendKinds, countWhys, heldWhys, moveKinds, vesselForms } from './storeWords'
+import {
+  blendKinds,
+  countWhys,
+  heldWhys,
+  vesselForms,
+  type CountWhy,
+  type MoveKind,
+} from './storeWords'
 
 /*
  * The stores: lots of what is bought or made up, and what came and went of each. A lot is a document; how much of it there is follows
@@ -140,7 +147,7 @@ export type NewMove = z.input<typeof moveSchema>
 export interface KeptMove {
   id: string
   lotId: string
-  kind: (typeof moveKinds)[number]
+  kind: MoveKind
   /** More is positive. */
   grams: number
   day: string
@@ -151,7 +158,7 @@ export interface KeptMove {
   step: string | null
   /** Of a count. */
   about: boolean
-  why: (typeof countWhys)[number] | null
+  why: CountWhy | null
   /** The move that it takes back. */
   undoes: string | null
   note: string
@@ -240,7 +247,16 @@ export interface LotTrace {
 
 /** What reservations and "lasts until" are worked out from. */
 export interface StoresAhead {
-  planned: (BatchName & { day: string; formulaId: string; thumbnail: Thumbnail; needs: Need[] })[]
+  planned: (BatchName & {
+    day: string
+    formulaId: string
+    thumbnail: Thumbnail
+    needs: Need[]
+    /** Superfat it is weighed for, saponification value by fat, and purity of its NaOH. */
+    superfat: number
+    saps: Record<string, number>
+    purity: number
+  })[]
   /** What went in the last half year, in acts of one day. */
   used: { thing: string; day: string; grams: number }[]
   packs: KnownPack[]
@@ -296,4 +312,12 @@ export interface KnownPack {
   supplierId: string | null
   /** Days that it kept, from its coming to its best before; null where it keeps. */
   keeps: number | null
+}
+
+/** What a poured batch needed of a thing and nobody wrote down as drawn. */
+export interface Unwritten {
+  batchId: string
+  says: string
+  thing: string
+  grams: number
 }

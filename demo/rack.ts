@@ -117,9 +117,41 @@ export function lifeOnRack(
       kind: 'placed',
       spread: told.places.map(([place, bars]) => ({ place: demoPlaces[place - 1]!.id, bars })),
     })
-  for (const [ago, bars, how, to] of told.out ?? [])
-    tell(told.poured - ago, { kind: 'out', bars, how, to })
+  for (const [ago, bars, how, to] of told.out ?? wentAs(told))
+    tell(told.poured - ago, {
+      kind: 'out',
+      bars,
+      how,
+      to,
+      ...(how === 'sold' ? { price: bars * priceOf(told.formula) } : {}),
+    })
   return events.sort((a, b) => a.day.localeCompare(b.day))
+}
+
+/** Pence for a bar. */
+const priceOf = (formula: string): number =>
+  ({ 'Hostel Bar': 300, 'Wardrobe Block': 420, 'Quiet Olive': 650, 'Ferry Shave': 600 })[formula] ??
+  450
+
+/** How the bars of a batch went of which nothing is left: to whom it is made for, some used and given on the way. */
+function wentAs({ formula, left, bars, cut, strips }: DemoBatch): NonNullable<DemoBatch['out']> {
+  const tested = !strips || (strips.length > 0 && strips.every(([, ph]) => ph <= 10))
+  if (left?.why !== 'gone' || cut === undefined || !tested) return []
+  const from = cut - 42
+  const to =
+    {
+      'Hostel Bar': 'Walkers’ hostel',
+      'Wardrobe Block': 'Theatre wardrobe',
+      'Boatyard Scrub': 'Boatyard',
+    }[formula] ?? 'Saturday ferry market'
+  const first = Math.floor(bars * 0.6)
+  if (from <= left.ago) return []
+  return [
+    [from, first, 'sold', to],
+    [Math.round((from + left.ago) / 2), bars - first - 3, 'sold', 'Saturday ferry market'],
+    [left.ago, 2, 'used', 'the shed’s own'],
+    [left.ago, 1, 'given', 'a neighbour'],
+  ]
 }
 
 /** An event with its id, as it is kept. */

@@ -15,6 +15,11 @@ const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   supplier: ['supplier', 'suppliers'],
   colour: ['colour', 'colours'],
   trial: ['trial day', 'trial days'],
+  lot: ['lot', 'lots'],
+  blend: ['made-up stock', 'made-up stocks'],
+  order: ['order', 'orders'],
+  market: ['market day', 'market days'],
+  move: ['move of stock', 'moves of stock'],
   photo: ['photo', 'photos'],
 }
 
@@ -51,6 +56,8 @@ export function differenceText(
     }
     case 'run':
       return `${batch}: ${say.count(count, ...kinds.run)}`
+    case 'move':
+      return `${name}: ${say.count(count, ...kinds.move)}`
     case 'photo':
       return say.count(count, ...kinds.photo)
     case 'trial':

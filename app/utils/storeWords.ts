@@ -2,6 +2,7 @@ import type { BlendKind, CountWhy, HeldWhy, VesselForm } from '#contracts/storeW
 import type { KeptMove } from '#contracts/store'
 import type { LotFlag } from '#core/stores/stock'
 import type { Formatter } from '#core/units/formatter'
+import { inSentence } from '#core/units/language'
 
 export const vesselNames: Record<VesselForm, string> = {
   bottle: 'bottle',
@@ -62,7 +63,7 @@ export function moveText({ kind, why, about, undoes, note }: KeptMove, into: str
       return into || note || 'Taken out'
     case 'counted':
       if (into) return `Counted: ${into}`
-      return `${about ? 'Judged by eye' : 'Counted'}${why ? `: ${countNames[why].toLowerCase()}` : ''}${note ? `, ${note}` : ''}`
+      return `${about ? 'Judged by eye' : 'Counted'}${why ? `: ${inSentence(countNames[why])}` : ''}${note ? `, ${note}` : ''}`
     case 'spilled':
       return note ? `Spilled: ${note}` : 'Spilled'
     case 'thrown':
@@ -73,3 +74,13 @@ export function moveText({ kind, why, about, undoes, note }: KeptMove, into: str
       return undoes ? 'Taken back' : ''
   }
 }
+
+/** A name as the id of a made-up stock: small letters and digits joined by hyphens. */
+export const slugOf = (name: string): string =>
+  name
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60)

@@ -24,7 +24,7 @@ export const reaches = (price: number, { fee, discount, wholesale, tax }: Betwee
 /**
  * The price at which a share of what reaches the maker is kept; null where nothing reaches her whatever the price.
  * @param keep share of what reaches the maker that is not spent, 0–1
- * @example priceFor(135.125, 0.6, { fee: 0, discount: 0, wholesale: 0, tax: 0 }) // 337.812
+ * @example priceFor(135.125, 0.6, { fee: 0, discount: 0, wholesale: 0, tax: 0 }) // 337.813
  */
 export function priceFor(cost: number, keep: number, between: Between): number | null {
   const share = reaches(1, between)

@@ -1,7 +1,7 @@
 import type { Frozen } from '#contracts/result'
+import type { RunSetup } from '#contracts/run'
 import type { KeptMove, Need, Prices, StoredLot } from '#contracts/store'
 import type { Workshop } from '#contracts/workshop'
-import { usualSetup } from '#contracts/benchWords'
 import { contextOf, planFor } from '../bench/plan/plan'
 import { sumOf } from '../statistics/sum'
 import { unitCost } from '../stores/stock'
@@ -90,14 +90,25 @@ export function costMade(
       },
     ]
   })
-  return goods.length ? batchCost({ ...rest(by), goods }) : null
+  if (!goods.length) return null
+  // Wraps that were drawn are reckoned as drawn; those that nobody writes down by what a bar usually takes.
+  const counted = goods.filter(({ thing }) => isCounted(thing))
+  const others = rest(by)
+  return batchCost({
+    ...others,
+    goods: goods.filter(({ thing }) => !isCounted(thing)),
+    wraps: [
+      ...counted.map(({ thing, says, grams, unit }) => ({ thing, says, pieces: grams, unit })),
+      ...others.wraps.filter(({ thing }) => !counted.some((one) => one.thing === thing)),
+    ],
+  })
 }
 
 /**
  * Attended hours that a batch takes at the bench by its plan.
- * @example plannedHours(frozen) > 0.4 // true
+ * @example plannedHours(frozen, bench().ctx.setup) > 0.4 // true
  */
-export function plannedHours(frozen: Frozen): number {
-  const plan = planFor(contextOf(frozen, usualSetup, 0.1, formatter()))
+export function plannedHours(frozen: Frozen, setup: RunSetup): number {
+  const plan = planFor(contextOf(frozen, setup, 0.1, formatter()))
   return sumOf(plan.steps, ({ minutes }) => minutes) / 60
 }

@@ -43,7 +43,7 @@ const millilitresOf: Record<string, number> = { l: 1000, litre: 1000, liter: 100
 const times = /(\d+)\s*[x×*]\s*(?=\d)/i
 const best =
   /\b(?:best(?:\s+before)?|bb|bbe|exp(?:iry|ires)?|use\s+by)\s*:?\s*(\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{2,4}|\d{1,2}[./]\d{2,4})/i
-const lot = /\b(?:lot|batch|charge|no\.?)\s*:?\s*([A-Za-z0-9][A-Za-z0-9./-]*)/i
+const lot = /\b(?:lot|batch|charge|no\.)(?:\s*:\s*|\s+)([A-Za-z0-9][A-Za-z0-9./-]*)/i
 const money = /(?:[£€$]\s*)?(\d+(?:[.,]\d{1,2})?)(?:\s*[£€$])?/
 const pieces = /^\s*(\d+)\s+(?!x)/i
 

@@ -1,4 +1,5 @@
 import type { Lot, StoredLot } from '#contracts/store'
+import { naohPerGramOfFat } from '../chemistry/alkali'
 import { sumOf } from '../statistics/sum'
 import { daysBetween, type Day } from '../units/days'
 
@@ -126,3 +127,33 @@ export const valuesOf = ({
   sap: certificate?.sap ?? null,
   purity: certificate?.purity ?? null,
 })
+
+/**
+ * g of lye that a batch takes more, less where negative, because a lot of one of its fats has a value of its own.
+ * @param superfat of the batch, and purity of its NaOH, as fractions
+ * @example moreLye({ grams: 300, usual: 257, sap: 261, superfat: 0.05, purity: 1 }) // 0.812692
+ */
+export const moreLye = ({
+  grams,
+  usual,
+  sap,
+  superfat,
+  purity,
+}: {
+  grams: number
+  usual: number
+  sap: number
+  superfat: number
+  purity: number
+}): number => (naohPerGramOfFat(sap - usual) * grams * (1 - superfat)) / purity
+
+/**
+ * The number that follows a code: its last digits counted on; the first where it has none.
+ * @example nextCode('K12') // 'K13'
+ */
+export function nextCode(code: string): string {
+  const digits = /\d+(?!.*\d)/.exec(code)
+  return digits
+    ? `${code.slice(0, digits.index)}${Number(digits[0]) + 1}${code.slice(digits.index + digits[0].length)}`
+    : `${code} 2`
+}

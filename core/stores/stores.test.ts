@@ -529,7 +529,11 @@ describe('what came in, typed', () => {
     expect(read('5 kg lye 21.00').asks).toMatch(/Sodium hydroxide/)
     expect(read('1 kg drain cleaner 5').asks).toMatch(/not lye/)
     expect(read('1 kg washing soda 2.10').thing).toBe('washing-soda')
-    expect(read('5 kg nonsuch 3').asks).not.toBe('')
+    expect(read('5 kg nonsuch 3')).toMatchObject({
+      thing: null,
+      asks: 'Mantle knows nothing of that name.',
+      code: '',
+    })
     expect(read('olive 31.00').asks).toMatch(/How much/)
     expect(read('3 olive').asks).toMatch(/grams/)
     expect(read('1 kg olive best 13/27').asks).toMatch(/no day/)

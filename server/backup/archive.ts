@@ -53,6 +53,12 @@ const countedTables = {
   colours: 'colours',
   trials: 'trials',
   trialEvents: 'trial_events',
+  lots: 'lots',
+  moves: 'moves',
+  blends: 'blends',
+  orders: 'orders',
+  markets: 'markets',
+  marketEvents: 'market_events',
   photos: 'photos',
 } as const
 export type Counts = Record<keyof typeof countedTables, number>

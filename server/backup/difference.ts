@@ -25,6 +25,10 @@ const documents = [
   ['colour', 'colours', "replace(here.id, '-', ' ')"],
   ['supplier', 'suppliers', "document ->> '$.name'"],
   ['trial', 'trials', "'Trial day ' || (document ->> '$.number')"],
+  ['lot', 'lots', "document ->> '$.code'"],
+  ['blend', 'blends', "document ->> '$.name'"],
+  ['order', 'orders', "'of ' || (document ->> '$.on')"],
+  ['market', 'markets', "(document ->> '$.name') || ' ' || (document ->> '$.day')"],
 ] as const
 
 /** Live documents of `one` that `other` lacks, and those that are another there. */
@@ -52,6 +56,12 @@ const runSql = (one: string, other: string) => `
   FROM ${one}.run_events AS e JOIN ${one}.runs AS r ON r.id = e.run_id JOIN ${one}.batches AS b ON b.id = r.batch_id
   WHERE e.id NOT IN (SELECT id FROM ${other}.run_events) GROUP BY b.id ORDER BY number DESC`
 
+/** What came and went of lots that both have, by lot. */
+const moveSql = (one: string, other: string) => `
+  SELECT l.document ->> '$.code' AS name, NULL AS number, NULL AS face, '' AS event, count(*) AS count, 0 AS changed
+  FROM ${one}.moves AS m JOIN ${one}.lots AS l ON l.id = m.lot_id
+  WHERE m.id NOT IN (SELECT id FROM ${other}.moves) AND l.id IN (SELECT id FROM ${other}.lots) GROUP BY l.id`
+
 const versionSql = (one: string, other: string) => `
   SELECT notes ->> '$.name' AS name, number, NULL AS face, '' AS event, 1 AS count, 0 AS changed
   FROM ${one}.formula_versions WHERE id NOT IN (SELECT id FROM ${other}.formula_versions)`
@@ -78,6 +88,7 @@ function only(db: Database.Database, one: string, other: string): RecordDifferen
     ...ask('run', runSql(one, other)),
     ...ask('entries', entriesSql(one, other)),
     ...documents.flatMap(([kind, table, name]) => ask(kind, documentsSql(table, name, one, other))),
+    ...ask('move', moveSql(one, other)),
     ...ask('version', versionSql(one, other)),
     ...ask('photo', photoSql(one, other)),
   ]

@@ -421,8 +421,19 @@ export const plannedBatches = (db: Db, timeZone: string): StoresAhead['planned']
     .all()
     .map((row) => {
       const { id, number, name, formulaId, thumbnail, madeAt } = summary(row)
-      const day = dayIn(timeZone, new Date(madeAt))
-      return { id, number, name, formulaId, thumbnail, day, needs: needsOf(frozenIn(row.frozen)) }
+      const frozen = frozenIn(row.frozen)
+      return {
+        id,
+        number,
+        name,
+        formulaId,
+        thumbnail,
+        day: dayIn(timeZone, new Date(madeAt)),
+        needs: needsOf(frozen),
+        superfat: frozen.result.superfat.asked,
+        saps: Object.fromEntries(frozen.result.fats.map((fat) => [fat.id, fat.sap])),
+        purity: frozen.document.alkali.naohPurity,
+      }
     })
 
 /** Some batches for lists, with the bars of each that went. */

@@ -1,3 +1,4 @@
+import { usualSetup } from '#contracts/benchWords'
 import type { BatchCosts } from '#contracts/store'
 import { costMade, costToday, plannedHours } from '#core/cost/reckoned'
 import { needsOf } from '#core/stores/things'
@@ -21,7 +22,7 @@ export function costsOf(db: Db, batchId: string): BatchCosts | null {
   const batch = getBatch(db, batchId)
   if (!batch) return null
   const { costing } = getWorkshop(db)
-  const hours = costing.hours ?? benchHours(db, batchId) ?? plannedHours(batch.frozen)
+  const hours = costing.hours ?? benchHours(db, batchId) ?? plannedHours(batch.frozen, usualSetup)
   const by = {
     costing,
     prices: pricesNow(db),

@@ -1,4 +1,13 @@
-import type { BatchName, KeptMove, KnownPack, Lot, Move, Prices, StoredLot, WholeLot } from '#contracts/store'
+import type {
+  BatchName,
+  KeptMove,
+  KnownPack,
+  Lot,
+  Move,
+  Prices,
+  StoredLot,
+  WholeLot,
+} from '#contracts/store'
 import { moveSchema } from '#contracts/store'
 import { isCounted } from '#core/stores/things'
 import { v7 } from 'uuid'

@@ -21,7 +21,7 @@ const flagged = computed(() => (flag.value ? flagText(flag.value, say.value, on)
       :aria-label="`${row.name}, ${amount}${flagged ? `, ${flagged}` : ''}`"
       @click="emit('choose')"
     >
-      <span class="flex min-h-[116px] flex-1 flex-col items-start justify-end px-1">
+      <span class="flex min-h-[96px] flex-1 flex-col items-start justify-end px-1">
         <span
           v-if="flag"
           class="mb-0.5 max-w-full truncate px-1.5 text-[12px]/[18px] font-bold text-white"

@@ -147,7 +147,7 @@ const paper = computed(() => {
         :scale="0.5"
       />
       <div class="min-w-0 flex-1">
-        <h2 class="truncate text-[18px] leading-6 font-bold">{{ row.thing.name }}</h2>
+        <h2 class="truncate text-[18px] leading-6 font-bold text-ink">{{ row.thing.name }}</h2>
         <p class="truncate text-ink-2">
           {{ document.code }}<template v-if="row.supplier">, {{ row.supplier }}</template
           ><template v-if="document.bestBefore">

@@ -51,6 +51,7 @@ function lasts(row: LotRow): string {
   const at = lastingOf.value.get(row.thing.id)
   if (!at) return ''
   const days = daysBetween(today.value, at)
+  if (days > 364) return 'over a year'
   return days < 14
     ? say.value.count(Math.max(0, days), 'day', 'days')
     : say.value.count(Math.round(days / 7), 'week', 'weeks')
@@ -59,6 +60,7 @@ const chosen = ref(String(route.query.lot ?? ''))
 const row = computed(
   () =>
     rows.value.find(({ lot }) => lot.id === chosen.value) ??
+    rows.value.find(({ lot }) => lot.document.held) ??
     rows.value.find(({ flags }) => flags.length) ??
     rows.value[0],
 )

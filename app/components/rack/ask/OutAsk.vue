@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { outWords } from '#core/events/out'
+import { outWords, whyNotOut } from '#core/events/out'
 import { outs, type Out } from '#contracts/rackWords'
 import { standingOf } from '#core/rack/standing'
 import type { AskProps, BatchAnswer } from '~/composables/useBatchDialog'
@@ -9,8 +9,21 @@ const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { today } = storeToRefs(useWorkshop())
 const left = computed(() => standingOf(batch, today.value).bars)
+const { settings } = storeToRefs(useWorkshop())
 const out = reactive({ bars: left.value as number | null, how: 'sold' as Out, to: '' })
-watchEffect(() => (answer.value = out.bars ? { kind: 'out', ...out, bars: out.bars } : null))
+/** What was paid for all of them, whole units of money. */
+const paid = ref<number | null>(null)
+const whyNot = computed(() => whyNotOut(batch.facts, out.bars ?? 1, out.how))
+watchEffect(() => {
+  const price =
+    paid.value === null
+      ? {}
+      : { price: Math.round(paid.value * minorUnits(settings.value.currency)) }
+  answer.value =
+    out.bars && !whyNot.value
+      ? { kind: 'out', ...out, bars: out.bars, ...(out.how === 'sold' ? price : {}) }
+      : null
+})
 </script>
 
 <template>
@@ -21,7 +34,18 @@ watchEffect(() => (answer.value = out.bars ? { kind: 'out', ...out, bars: out.ba
     </select>
     <span class="pb-1.5 text-ink-2">of {{ left }} left</span>
   </div>
+  <p v-if="whyNot" role="alert" class="font-semibold text-warn">{{ whyNot }}</p>
   <FieldRow says="To whom, or what for">
     <input v-model="out.to" class="field font-normal" maxlength="120" />
+  </FieldRow>
+  <FieldRow v-if="out.how === 'sold'" says="Paid for all of them">
+    <NumberField
+      v-model="paid"
+      label="Paid for all of them"
+      class="w-32"
+      :unit="settings.currency"
+      :decimals="2"
+      :min="0"
+    />
   </FieldRow>
 </template>
