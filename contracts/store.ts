@@ -304,11 +304,12 @@ export const orderSchema = z.strictObject({
 })
 export type Order = z.infer<typeof orderSchema>
 
-/** A pack that something was bought in, at its last price, shipping included. */
+/** A pack that something was bought in, at its last price, shipping included; and what of that was shipping. */
 export interface KnownPack {
   thing: string
   grams: number
   price: number
+  shipping: number
   supplierId: string | null
   /** Days that it kept, from its coming to its best before; null where it keeps. */
   keeps: number | null

@@ -1,6 +1,7 @@
 import type { StoredLot } from '#contracts/store'
 import { lotsStanding, thingOf } from '#core/bench/run/lots'
-import { usableLots, valuesOf } from '#core/stores/stock'
+import { lotFor, usableLots, valuesOf } from '#core/stores/stock'
+import { watchDebounced } from '@vueuse/core'
 import type { Bench } from './useBench'
 
 /** Something that is weighed in this batch and lies in the stores, and the lot of it that stands there. */
@@ -19,6 +20,12 @@ export interface AtHand {
 export function useBenchLots(bench: Bench) {
   const lots = useLots()
   if (!bench.practising) void lots.load()
+  // What was weighed goes off its lot once the server has taken it.
+  watchDebounced(
+    () => bench.keeper.events.value.filter(({ kind }) => kind === 'scooped').length,
+    () => !bench.practising && void lots.load(),
+    { debounce: 1500 },
+  )
   const standing = computed(() => lotsStanding(bench.keeper.events.value))
   const atHand = computed((): AtHand[] => {
     if (bench.practising) return []
@@ -35,7 +42,7 @@ export function useBenchLots(bench: Bench) {
     return [...wanted].flatMap(([thing, { name, grams }]) => {
       const told = standing.value.get(thing)
       const here = usableLots(lots.list, thing) as StoredLot[]
-      const lot = lots.list.find(({ id }) => id === told?.lotId) ?? here[0]
+      const lot = lots.list.find(({ id }) => id === told?.lotId) ?? lotFor(lots.list, thing, grams)
       if (!lot) return []
       return [
         {

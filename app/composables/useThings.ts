@@ -1,6 +1,7 @@
 import type { BatchSummary } from '#contracts/batch'
 import { offers } from '#core/events/index'
 import { notCut, notPoured, type Kind } from '#core/events/kind'
+import { thingIn } from '#core/stores/things'
 import { findingOf } from '#core/scents/finding'
 import { inSentence } from '#core/units/language'
 import { standingOf, type RackStage, type Standing } from '#core/rack/standing'
@@ -45,6 +46,8 @@ export function useThings(gone: () => readonly BatchSummary[]) {
   const asked = useBatchDialog()
   const keyHelp = useKeyHelp()
   const view = useRackView()
+  const lots = useLots()
+  void lots.load()
   void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load(), suppliers.load()])
 
   function toRoom() {
@@ -133,6 +136,16 @@ export function useThings(gone: () => readonly BatchSummary[]) {
           ],
         }
       }),
+      ...lots.list.map((lot) => ({
+        id: `lot ${lot.id}`,
+        name: `${thingIn(materials.library, lot.document.thing).name.split(',')[0]} ${lot.document.code}`,
+        also: `lot${lot.document.held ? ', held' : ''}`,
+        verbs: [
+          open(`/stores?lot=${lot.id}`),
+          { ...open(`/stores/count?lot=${lot.id}`, 'count'), also: ['weigh'] },
+          { ...open(`/stores/lots/${lot.id}/trace`, 'trace'), also: ['who has it', 'recall'] },
+        ],
+      })),
       ...suppliers.list.map(({ id, document }) => ({
         id: `supplier ${id}`,
         name: document.name,
@@ -179,6 +192,12 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     ),
     ...stations.map(({ name, path, key }) => page(name, `station, g ${key}`, path)),
     page('Plan a trial day', 'scents stirred into pots of one batter', '/scents/trials/new'),
+    page('What came in', 'receive, put away, delivery, lot', '/stores/receive'),
+    page('Count the stores', 'walk the shelf with the scale', '/stores/count'),
+    page('Shopping list', 'what to buy until when, orders', '/stores/shopping'),
+    page('Made up ahead', 'oil blends, lye solution, coloured oil', '/stores/blends'),
+    page('Market days', 'pack, sell, bring home', '/stores/markets'),
+    page('Cost and the year', 'hours, overheads, prices, spent and taken', '/stores/year'),
     page('Sniff', 'noses at the jars, blind', '/scents/sniffing'),
     page('What the trials found', 'every scent on one clock, slow to fast', '/scents/found'),
     page('Check a recipe', 'paste fats, lye and water', '/formulas/check'),

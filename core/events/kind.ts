@@ -92,7 +92,7 @@ export function blocked({ usable, releasedOn }: BatchFacts): string | null {
   if (usable.state === 'locked')
     return 'It is locked: there may be free lye in it. It cannot be sold or given.'
   if (usable.state === 'untested' && !releasedOn)
-    return 'It was never tested. A strip or the zap test first, or say what you trust it on.'
+    return 'It was never tested: a strip first, or trust the weights.'
   return null
 }
 

@@ -44,7 +44,7 @@ const times = /(\d+)\s*[x×*]\s*(?=\d)/i
 const best =
   /\b(?:best(?:\s+before)?|bb|bbe|exp(?:iry|ires)?|use\s+by)\s*:?\s*(\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{2,4}|\d{1,2}[./]\d{2,4})/i
 const lot = /\b(?:lot|batch|charge|no\.)(?:\s*:\s*|\s+)([A-Za-z0-9][A-Za-z0-9./-]*)/i
-const money = /(?:[£€$]\s*)?(\d+(?:[.,]\d{1,2})?)(?:\s*[£€$])?/
+const money = /(?:[£€$]\s*)?(\d+(?:[.,]\d{1,2})?)(?:\s*[£€$])?/g
 const pieces = /^\s*(\d+)\s+(?!x)/i
 
 const two = (value: number) => String(value).padStart(2, '0')
@@ -102,7 +102,9 @@ export function readReceived(
   const counted = weighed ? null : take(pieces)
   const same = /\bsame( lot)?\b/i.test(rest)
   rest = rest.replace(/\bsame( lot)?\b/i, ' ')
-  const cost = take(money)
+  // The last number is the price: one before it may belong to the name, as that of a coconut oil that melts at 24.
+  const cost = [...rest.matchAll(money)].at(-1)
+  if (cost) rest = `${rest.slice(0, cost.index)} ${rest.slice(cost.index + cost[0].length)}`
   const words = wordsOf(rest.replace(/\bof\b/gi, ' '))
   const notLye = notLyeIn(words)
   const other = notLye ? notLye.id : otherThing(words, library)

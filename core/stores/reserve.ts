@@ -62,3 +62,33 @@ export function reserved(
     }),
   )
 }
+
+/** How far a stock reaches for a formula. */
+export interface Reach {
+  /** g of all oils that it gives. */
+  oils: number
+  /** The fat that is out first. */
+  thing: string
+}
+
+/**
+ * The most oils that what is there gives, and the fat that ends it. Null where a fat is kept no stock of, or the formula has none.
+ * @param fats of the formula, by their share of the oils
+ * @param stock g of each that are there and not spoken for; null of what the workshop keeps no lots of
+ * @example reachOf([{ id: 'olive', share: 0.7 }, { id: 'coconut', share: 0.3 }], (id) => (id === 'olive' ? 3500 : 1200))
+ *   // { oils: 4000, thing: 'coconut' }
+ */
+export function reachOf(
+  fats: readonly { id: string; share: number }[],
+  stock: (thing: string) => number | null,
+): Reach | null {
+  let reach: Reach | null = null
+  for (const { id, share } of fats) {
+    if (share <= 0) continue
+    const there = stock(id)
+    if (there === null) return null
+    const oils = Math.max(0, there) / share
+    if (!reach || oils < reach.oils) reach = { oils, thing: id }
+  }
+  return reach
+}

@@ -157,3 +157,16 @@ export function nextCode(code: string): string {
     ? `${code.slice(0, digits.index)}${Number(digits[0]) + 1}${code.slice(digits.index + digits[0].length)}`
     : `${code} 2`
 }
+
+/**
+ * The lot that is put at the scale for a weighing: the first to expire that reaches, else the first of all. Null where there is none.
+ * @example lotFor([lot({}, 40, 'rest'), lot({ cameOn: '2026-04-01' }, 900, 'full')], 'castor', 70)?.id // 'full'
+ */
+export function lotFor<Lot extends LotNow>(
+  lots: readonly Lot[],
+  thing: string,
+  grams: number,
+): Lot | null {
+  const usable = usableLots(lots, thing) as Lot[]
+  return usable.find(({ stock }) => stock >= grams - 1e-6) ?? usable[0] ?? null
+}

@@ -507,6 +507,11 @@ describe('what came in, typed', () => {
       price: 52,
       code: 'N7',
     })
+    expect(read('5 kg Coconut oil 24 34.10')).toMatchObject({
+      thing: 'coconut',
+      price: 34.1,
+      asks: '',
+    })
     expect(read('10 l distilled water 4.50')).toMatchObject({ thing: 'water', each: 10_000 })
     expect(read('1 l olive 7.10').each).toBeCloseTo(
       1000 * library.fats.get('olive')!.density.value,

@@ -9,6 +9,7 @@ import type {
   WholeLot,
 } from '#contracts/store'
 import { moveSchema } from '#contracts/store'
+import { flagsOf } from '#core/stores/stock'
 import { isCounted } from '#core/stores/things'
 import { v7 } from 'uuid'
 import { OtherContent } from './batches'
@@ -43,6 +44,13 @@ export const listLots = (db: Db): string =>
     .pluck()
     .all()
     .join(',')}]`
+
+/** How many lots have something that is to be minded on a day. */
+export const mindedLots = (db: Db, today: string): number =>
+  (JSON.parse(listLots(db)) as StoredLot[]).filter(
+    (lot) =>
+      flagsOf(lot, today, ['naoh', 'koh', 'lye-solution'].includes(lot.document.thing)).length > 0,
+  ).length
 
 /** Lots that are used up, the last that came first, some at a time, as JSON. `find` is part of the code or the thing. */
 export const listEmpty = (db: Db, find: string, before: string, most: number): string =>
@@ -451,16 +459,18 @@ export const packsSince = (db: Db, day: string): KnownPack[] =>
   db
     .prepare<[string], KnownPack>(
       `SELECT thing, document ->> '$.amount' AS grams, price + (document ->> '$.shipping') AS price,
+         document ->> '$.shipping' AS shipping,
          document ->> '$.supplierId' AS supplierId,
          CAST(julianday(document ->> '$.bestBefore') - julianday(came_on) AS INTEGER) AS keeps, max(came_on)
        FROM lots WHERE price IS NOT NULL AND deleted_at IS NULL AND came_on > ?
        GROUP BY thing, document ->> '$.amount', document ->> '$.supplierId'`,
     )
     .all(day)
-    .map(({ thing, grams, price, supplierId, keeps }) => ({
+    .map(({ thing, grams, price, shipping, supplierId, keeps }) => ({
       thing,
       grams,
       price,
+      shipping,
       supplierId,
       keeps,
     }))

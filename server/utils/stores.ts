@@ -2,7 +2,7 @@ import type { Run, RunEvent } from '#contracts/run'
 import type { Frozen } from '#contracts/result'
 import type { Lot } from '#contracts/store'
 import { drawsOf, planAsMade } from '#core/bench/run/lots'
-import { usableLots } from '#core/stores/stock'
+import { lotFor } from '#core/stores/stock'
 import { formatter } from '#core/units/formatter'
 import { dayIn } from '#core/units/days'
 import { getBatch } from '../db/batches'
@@ -51,7 +51,7 @@ export function drawForRun(db: Db, run: Run, fresh: readonly RunEvent[], now: st
   ])
   const wanted = draws.flatMap(({ step, thing, lot, grams }): RunDraw[] => {
     const known = lot?.lotId ?? before.get(step)?.keys().next().value
-    const lotId = known ?? usableLots(here, thing)[0]?.id
+    const lotId = known ?? lotFor(here, thing, grams)?.id
     return lotId ? [{ step, lotId, grams }] : []
   })
   settleRun(db, run, wanted, dayIn(getWorkshop(db).timeZone, new Date(now)), now)

@@ -27,6 +27,12 @@ const papers = computed(() => [
       ]
     : []),
   {
+    says: 'What it cost',
+    what: 'gram by gram, its lots, its price',
+    to: `/batches/${batch.id}/cost`,
+    word: 'Open',
+  },
+  {
     says: 'Ask for help',
     what: 'what a stranger needs to know',
     to: `/batches/${batch.id}/help`,

@@ -3,6 +3,7 @@ import { uses, type Use } from '#contracts/words'
 import { usualFats } from '#core/finder/help'
 import { exclusions, type Exclusion } from '#core/finder/wish'
 import { plainName } from '#core/materials/find'
+import { addDays } from '#core/units/days'
 import type { WishDraft } from '~/utils/wishDraft'
 import { purposeNames } from '~/utils/purposeNames'
 
@@ -46,6 +47,36 @@ function exclude(key: Exclusion) {
   draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
 }
 const unit = computed(() => minorUnits(workshop.settings.currency))
+const lots = useLots()
+onMounted(() => void lots.load())
+const isFat = (id: string) => fats.value.some((fat) => fat.id === id)
+/** Fats that there is something of, held lots left out. */
+const inStore = computed(() => [
+  ...new Set(
+    lots.list.flatMap(({ document, stock }) =>
+      stock > 1 && !document.held && isFat(document.thing) ? [document.thing] : [],
+    ),
+  ),
+])
+/** Those of them with a lot that is over within two months. */
+const soon = computed(() => [
+  ...new Set(
+    lots.list.flatMap(({ document, stock }) =>
+      stock > 1 &&
+      !document.held &&
+      isFat(document.thing) &&
+      document.bestBefore &&
+      document.bestBefore <= addDays(workshop.today, 60)
+        ? [document.thing]
+        : [],
+    ),
+  ),
+])
+/** Out of what is in store, with at least a tenth of each fat that has to go. */
+function useSoon() {
+  choose(inStore.value)
+  for (const id of soon.value) draft.value.choices[id] = { least: 0.1, most: 1 }
+}
 const prices = usePrices()
 onMounted(() => void prices.load())
 async function setPrice(id: string, value: number | null) {
@@ -115,6 +146,10 @@ async function setPrice(id: string, value: number | null) {
       <button type="button" class="link" :disabled="!formulas.loaded" @click="ofFormulas">
         those of my formulas
       </button>
+      <button v-if="inStore.length" type="button" class="link" @click="choose(inStore)">
+        in store
+      </button>
+      <button v-if="soon.length" type="button" class="link" @click="useSoon">use up soon</button>
       <button type="button" class="link" @click="choose(fats.map(({ id }) => id))">all</button>
       <button type="button" class="link" @click="choose([])">none</button>
       <input

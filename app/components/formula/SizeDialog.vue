@@ -289,6 +289,10 @@ function use() {
           />
         </div>
         <p v-if="moulds.problem" role="alert" class="text-stop">{{ moulds.problem }}</p>
+        <OutOfStores
+          :document="document"
+          @oils="without({ by: 'oils', grams: Math.round($event) })"
+        />
         <h3 class="font-semibold text-ink-2">Or without one</h3>
         <div class="flex flex-wrap gap-2">
           <label

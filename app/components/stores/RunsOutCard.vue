@@ -31,7 +31,7 @@ const ticks = computed(() =>
     </p>
     <div v-else class="grid grid-cols-[84px_minmax(0,1fr)] gap-x-1 text-[12.5px]">
       <span />
-      <div class="relative h-4 text-[11.5px] text-ink-3" aria-hidden="true">
+      <div class="relative h-4 overflow-hidden text-[11.5px] text-ink-3" aria-hidden="true">
         <span
           v-for="tick in ticks"
           :key="tick.x"

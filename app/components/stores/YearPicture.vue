@@ -170,11 +170,11 @@ const height = (minor: number) => (minor / mostMoney.value) * 44
           }}
         </dd>
       </div>
-      <div class="flex items-baseline justify-between">
+      <div class="flex items-baseline justify-between flex-wrap">
         <dt>Gone</dt>
         <dd class="text-[19px] font-bold">{{ say.number(sum(({ gone }) => gone)) }}</dd>
+        <dd class="w-full text-[12.5px] text-ink-2">{{ say.list(goneBy) }}</dd>
       </div>
-      <dd class="text-[12.5px] text-ink-2">{{ say.list(goneBy) }}</dd>
       <div class="flex items-baseline justify-between">
         <dt>Here now</dt>
         <dd class="text-[19px] font-bold">{{ say.number(year.at(-1)?.here ?? 0) }}</dd>

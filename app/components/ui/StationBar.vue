@@ -13,10 +13,13 @@ const router = useRouter()
 const route = useRoute()
 
 const jars = useJarsDue()
+/** Lots with something that is to be minded. */
+const minded = ref(0)
 const counted: Record<string, string> = {
   Shelf: 'due today',
   Rack: 'batches drying',
   Scents: 'round of noses due',
+  Stores: 'lots to mind',
 }
 const here = (path: string) => (path === '/' ? route.path === '/' : route.path.startsWith(path))
 const count = computed((): Record<string, number> => {
@@ -28,12 +31,17 @@ const count = computed((): Record<string, number> => {
     Rack: onRack.length,
     // However many jars: they are one round.
     Scents: jars.due.value ? 1 : 0,
+    Stores: minded.value,
   }
 })
 
 onMounted(() => {
   void batches.load()
   void jars.load()
+  void api
+    .get<{ lots: number }>('/api/stores/minded')
+    .then((told) => (minded.value = told.lots))
+    .catch(() => undefined)
 })
 /** Its box is loaded when it is first asked for. */
 function find() {

@@ -100,7 +100,10 @@ const holding = ref(false)
   <div class="mx-auto max-w-[1280px] px-4 py-3 sm:px-6">
     <p v-if="lots.problem" role="alert" class="mb-3 font-semibold text-stop">{{ lots.problem }}</p>
     <StoresEmpty v-if="loaded && lots.loaded && !rows.length" />
-    <div v-else-if="loaded" class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_368px]">
+    <div
+      v-else-if="loaded"
+      class="grid grid-cols-1 items-start gap-4 lg:grid-cols-[minmax(0,1fr)_368px]"
+    >
       <div class="min-w-0">
         <div class="mb-2 flex flex-wrap items-center gap-3">
           <h1>Stores</h1>
@@ -160,7 +163,7 @@ const holding = ref(false)
         <p v-if="!planks.length" class="py-8 text-center text-ink-2">
           None of {{ say.count(rows.length, 'lot', 'lots') }} is called that.
         </p>
-        <div class="mt-2 grid gap-4 md:grid-cols-[minmax(0,1fr)_344px]">
+        <div class="mt-2 grid grid-cols-1 gap-4 md:grid-cols-[minmax(0,1fr)_344px]">
           <RunsOutCard :things="things" :today="today" />
           <ToBuyCard
             :list="shopping.list.value"

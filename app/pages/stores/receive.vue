@@ -77,11 +77,13 @@ const open = computed(() => lines.value.filter(({ lot }) => !lot))
 function choose(at: number, thing: string) {
   const own = draft.value.lines[at]!
   const { name } = thingIn(materials.library, thing)
-  const words = own.text.replace(
-    /[A-Za-zÀ-ž][A-Za-zÀ-ž°' -]*(?=\s+[\d£€$]|\s*$|\s+(best|lot|bb)\b)/,
-    name.split(',')[0]!,
-  )
-  own.text = readReceived(words, materials.library, null).thing ? words : `${own.text} ${name}`
+  // What was not understood stands in `name` as plain words.
+  const said = lines.value[at]!.read.name.split(' ').join('[^A-Za-z0-9]+')
+  const words = own.text.replace(new RegExp(said, 'i'), name.split(',')[0]!)
+  own.text =
+    readReceived(words, materials.library, null).thing === thing
+      ? words
+      : own.text.replace(new RegExp(said, 'i'), name.replace(/[,°]/g, ' '))
 }
 const per100 = (lot: Lot) =>
   lot.price === null

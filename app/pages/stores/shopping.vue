@@ -68,7 +68,7 @@ async function order(group: (typeof groups.value)[number]) {
         thing: pack.thing,
         each: pack.grams,
         count,
-        price: Math.round(pack.price * count),
+        price: Math.round((pack.price - pack.shipping) * count),
       })),
     ),
   }
