@@ -333,6 +333,8 @@ export function demoMoves(batches: readonly PouredBatch[], today: Day): DemoMove
       note: 'Wick Yard rang: rancid in store.',
     }
   if (!lots.some(({ document }) => document.code === 'R124')) buy('castor', addDays(today, 1))
+  // The can is nearly empty: the next one stands beside it.
+  buy('water', today)
   // Milk that nobody drank is thrown away when it is over.
   for (const lot of lots)
     if (lot.document.thing === 'buttermilk' && lot.document.bestBefore! < today && lot.stock > 0) {

@@ -20,6 +20,7 @@ const studies = {
   drying: ['Drying', study('drying')],
   many: ['Many batches', study('many')],
   scents: ['Scents', study('scents')],
+  stores: ['Stores', study('stores')],
   waiting: ['Waiting', study('waiting')],
   page: ['Pages', study('page')],
   siege: ['Siege', study('siege')],

@@ -19,6 +19,10 @@ const scents = (await (await fetch(`${server.url}/api/scents`)).json()) as {
   id: string
   document: { name: string }
 }[]
+const lots = (await (await fetch(`${server.url}/api/lots`)).json()) as {
+  id: string
+  document: { code: string }
+}[]
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
 const views: [file: string, path: string, width?: number, height?: number][] = [
@@ -37,15 +41,23 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
     900,
   ],
   ['bench', '/bench'],
-  ['bench-made', `/bench/${batches.find(({ facts }) => facts.pouredOn && !facts.cutOn)!.id}`],
   ['rack', '/rack'],
-  ['rack-room', '/rack'],
   ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
   ['workshop', '/workshop', 1280, 1120],
   ['scents', '/scents'],
   ['scent', `/scents/${scents.find(({ document }) => document.name === 'White lilac')!.id}`],
-  ['scents-found', '/scents/found'],
+  ['stores', '/stores'],
+  [
+    'stores-trace',
+    `/stores/lots/${lots.find(({ document }) => document.code === 'R118')!.id}/trace`,
+  ],
+  [
+    'batch-cost',
+    `/batches/${batches.find(({ name, facts }) => name === 'Hostel Bar' && facts.cutOn)!.id}/cost`,
+    1280,
+    1000,
+  ],
 ]
 
 interface Document {
@@ -115,7 +127,6 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
-  if (file === 'rack-room') await page.getByText('Room', { exact: true }).last().click()
   if (file === 'size') {
     await page.getByRole('button', { name: /^Size:/ }).click()
     await page.getByRole('button', { name: /^Eight pebbles/ }).click()

@@ -25,9 +25,9 @@ const thousandths = (grams: number): number => Math.round(grams * 1000)
 
 const columns = `id, revision, document, changed_at AS changedAt, changed_by AS changedBy, stock / 1000.0 AS stock,
   counted_on AS countedOn`
-/** A lot as JSON, put together by SQLite: nothing of it is read here, only sent. */
-const asJson = `json_object('id', id, 'revision', revision, 'changedAt', changed_at, 'changedBy', changed_by,
-  'document', json(document), 'stock', stock / 1000.0, 'countedOn', counted_on)`
+/** A lot as JSON, put together here: its document is JSON already, and is neither read nor written anew, only sent. */
+const jsonOf = ({ id, revision, document, changedAt, changedBy, stock, countedOn }: Row): string =>
+  `{"id":"${id}","revision":${revision},"changedAt":"${changedAt}","changedBy":${JSON.stringify(changedBy)},"stock":${stock},"countedOn":${JSON.stringify(countedOn)},"document":${document}}`
 
 interface Row extends Omit<StoredLot, 'document'> {
   document: string
@@ -40,9 +40,9 @@ const lotOf = ({ document, ...row }: Row): StoredLot => ({
 /** Every lot that something is left of, or too much was drawn of, as the JSON of a list. */
 export const listLots = (db: Db): string =>
   `[${db
-    .prepare<[], string>(`SELECT ${asJson} FROM lots WHERE stock <> 0 AND deleted_at IS NULL`)
-    .pluck()
+    .prepare<[], Row>(`SELECT ${columns} FROM lots WHERE stock <> 0 AND deleted_at IS NULL`)
     .all()
+    .map(jsonOf)
     .join(',')}]`
 
 /** How many lots have something that is to be minded on a day. */
@@ -55,13 +55,13 @@ export const mindedLots = (db: Db, today: string): number =>
 /** Lots that are used up, the last that came first, some at a time, as JSON. `find` is part of the code or the thing. */
 export const listEmpty = (db: Db, find: string, before: string, most: number): string =>
   `[${db
-    .prepare<[string, string, string, number], string>(
-      `SELECT ${asJson} FROM lots WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
+    .prepare<[string, string, string, number], Row>(
+      `SELECT ${columns} FROM lots WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
        AND (instr(plain(document ->> '$.code'), plain(?)) > 0 OR instr(thing, plain(?)) > 0)
        ORDER BY came_on DESC LIMIT ?`,
     )
-    .pluck()
     .all(before, find, find, most)
+    .map(jsonOf)
     .join(',')}]`
 
 export function getLot(db: Db, id: string): StoredLot | null {
@@ -419,14 +419,16 @@ export function behindBatch(db: Db, batchId: string): { lots: StoredLot[]; moves
   return { lots: [...found.values()], moves }
 }
 
-/** What went of each thing since a day, in acts of one day: g, or pieces. */
+/** What went of each thing since a day, day by day: g, or pieces. */
 export const usedSince = (db: Db, day: string): { thing: string; day: string; grams: number }[] =>
   db
-    .prepare<[string], { thing: string; day: string; grams: number }>(
-      `SELECT thing, day, -sum(thousandths) / 1000.0 AS grams FROM moves JOIN lots ON lots.id = lot_id
-       WHERE day > ? AND kind = 'drawn' GROUP BY thing, day, batch_id, into_lot HAVING grams > 0`,
+    .prepare<[string], [string, string, number]>(
+      `SELECT thing, day, -sum(thousandths) / 1000.0 FROM moves JOIN lots ON lots.id = lot_id
+       WHERE day > ? AND kind = 'drawn' GROUP BY thing, day`,
     )
+    .raw()
     .all(day)
+    .flatMap(([thing, on, grams]) => (grams > 0 ? [{ thing, day: on, grams }] : []))
 
 /** What a kilogram, or a hundred pieces, costs: by the newest lot with a price, else as somebody typed it. */
 export function pricesNow(db: Db): Prices {

@@ -10,9 +10,9 @@ CREATE TABLE lots (
   deleted_at TEXT,
   stock INTEGER NOT NULL DEFAULT 0,
   counted_on TEXT,
-  thing TEXT NOT NULL GENERATED ALWAYS AS (document ->> '$.thing') VIRTUAL,
-  came_on TEXT NOT NULL GENERATED ALWAYS AS (document ->> '$.cameOn') VIRTUAL,
-  price INTEGER GENERATED ALWAYS AS (document ->> '$.price') VIRTUAL
+  thing TEXT NOT NULL GENERATED ALWAYS AS (document ->> '$.thing') STORED,
+  came_on TEXT NOT NULL GENERATED ALWAYS AS (document ->> '$.cameOn') STORED,
+  price INTEGER GENERATED ALWAYS AS (document ->> '$.price') STORED
 ) STRICT;
 CREATE INDEX lots_here ON lots (thing) WHERE stock <> 0 AND deleted_at IS NULL;
 CREATE INDEX lots_priced ON lots (thing, came_on) WHERE price IS NOT NULL AND deleted_at IS NULL;
@@ -38,7 +38,7 @@ CREATE INDEX moves_by_lot ON moves (lot_id, seq);
 CREATE INDEX moves_by_batch ON moves (batch_id) WHERE batch_id IS NOT NULL;
 CREATE INDEX moves_into ON moves (into_lot) WHERE into_lot IS NOT NULL;
 CREATE INDEX moves_by_run ON moves (run_id) WHERE run_id IS NOT NULL;
-CREATE INDEX moves_by_day ON moves (day);
+CREATE INDEX moves_by_day ON moves (day, kind, lot_id, thousandths);
 CREATE TRIGGER moves_are_kept BEFORE UPDATE ON moves
 BEGIN SELECT RAISE(ABORT, 'What happened is never changed.'); END;
 CREATE TRIGGER moves_add_up AFTER INSERT ON moves
