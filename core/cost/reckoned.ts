@@ -1,13 +1,8 @@
-import type { Frozen } from '#contracts/result'
-import type { RunSetup } from '#contracts/run'
 import type { KeptMove, Need, Prices, StoredLot } from '#contracts/store'
 import type { Workshop } from '#contracts/workshop'
-import { contextOf, planFor } from '../bench/plan/plan'
-import { sumOf } from '../statistics/sum'
 import { unitCost } from '../stores/stock'
 import { goodsNames, isCounted, thingIn } from '../stores/things'
 import type { Library } from '../materials/library'
-import { formatter } from '../units/formatter'
 import { batchCost, type BatchCost } from './batchCost'
 
 /** What the workshop reckons with besides what is in a bar. */
@@ -102,13 +97,4 @@ export function costMade(
       ...others.wraps.filter(({ thing }) => !counted.some((one) => one.thing === thing)),
     ],
   })
-}
-
-/**
- * Attended hours that a batch takes at the bench by its plan.
- * @example plannedHours(frozen, bench().ctx.setup) > 0.4 // true
- */
-export function plannedHours(frozen: Frozen, setup: RunSetup): number {
-  const plan = planFor(contextOf(frozen, setup, 0.1, formatter()))
-  return sumOf(plan.steps, ({ minutes }) => minutes) / 60
 }

@@ -1,4 +1,4 @@
-import type { Frozen } from '#contracts/result'
+import type { FormulaResult, Frozen } from '#contracts/result'
 import type { Need } from '#contracts/store'
 import type { GoodsId, VesselForm } from '#contracts/storeWords'
 import { frozenLibrary } from '../formula/frozen'
@@ -100,9 +100,16 @@ const thingOfLine = ({ id, substance }: WeighLine): string =>
  * What a batch takes out of the stores by its formula, each thing once, in the order of making.
  * @example needsOf(frozen).map(({ thing }) => thing) // ['water', 'naoh', 'olive']
  */
-export function needsOf(frozen: Frozen): Need[] {
+export const needsOf = (frozen: Frozen): Need[] =>
+  needsOfResult(frozen.result, frozenLibrary(frozen))
+
+/**
+ * What a formula takes out of the stores as it is computed.
+ * @example needsOfResult(made, shipped).map(({ thing }) => thing) // ['water', 'naoh', 'olive']
+ */
+export function needsOfResult(result: FormulaResult, library: Library): Need[] {
   const needs = new Map<string, Need>()
-  for (const { lines } of makingOrder(frozen.result, frozenLibrary(frozen)))
+  for (const { lines } of makingOrder(result, library))
     for (const line of lines) {
       const thing = thingOfLine(line)
       const before = needs.get(thing)

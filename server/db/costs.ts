@@ -1,6 +1,7 @@
 import { usualSetup } from '#contracts/benchWords'
 import type { BatchCosts } from '#contracts/store'
-import { costMade, costToday, plannedHours } from '#core/cost/reckoned'
+import { plannedHours } from '#core/cost/hours'
+import { costMade, costToday } from '#core/cost/reckoned'
 import { needsOf } from '#core/stores/things'
 import { getBatch } from './batches'
 import type { Db } from './connection'

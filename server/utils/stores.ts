@@ -3,12 +3,13 @@ import type { Frozen } from '#contracts/result'
 import type { Lot } from '#contracts/store'
 import { drawsOf, planAsMade } from '#core/bench/run/lots'
 import { lotFor } from '#core/stores/stock'
+import { standingEvents } from '#core/units/standingEvents'
 import { formatter } from '#core/units/formatter'
 import { dayIn } from '#core/units/days'
 import { getBatch } from '../db/batches'
 import type { Db } from '../db/connection'
 import { suppliers } from '../db/documents'
-import { drawnByRun, getLot, lotsOfThings, settleRun, type RunDraw } from '../db/lots'
+import { drawnByRun, getLot, lotsOfThings, saveLot, settleRun, type RunDraw } from '../db/lots'
 import { getWorkshop } from '../db/workshop'
 
 /** Refuses a lot that does not fit the rest of the workshop. */
@@ -55,6 +56,24 @@ export function drawForRun(db: Db, run: Run, fresh: readonly RunEvent[], now: st
     return lotId ? [{ step, lotId, grams }] : []
   })
   settleRun(db, run, wanted, dayIn(getWorkshop(db).timeZone, new Date(now)), now)
+}
+
+/** What the thermometer showed at most while the lye dissolved belongs to the lot of lye that was weighed. */
+export function keepPeak(db: Db, run: Run, fresh: readonly RunEvent[], now: string): void {
+  if (!fresh.some(({ kind }) => kind === 'finished')) return
+  const events = standingEvents([...run.events, ...fresh])
+  const read = events.flatMap((event) =>
+    event.kind === 'read' && event.vessel === 'lye' ? [event.celsius] : [],
+  )
+  if (!read.length) return
+  const peakC = Math.max(...read)
+  for (const lotId of new Set(
+    [...drawnByRun(db, run.id).values()].flatMap((byLot) => [...byLot.keys()]),
+  )) {
+    const lot = getLot(db, lotId)
+    if (lot && ['naoh', 'koh'].includes(lot.document.thing) && peakC > (lot.document.peakC ?? 0))
+      saveLot(db, lotId, lot.revision, { ...lot.document, peakC }, now)
+  }
 }
 
 const planOfRun = (frozen: Frozen, run: Run, events: readonly RunEvent[]) =>

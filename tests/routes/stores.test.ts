@@ -199,6 +199,16 @@ describe('a run at the bench', () => {
       [batch.id, 'weigh:fat:olive'],
     ])
   })
+  it('keeps how hot the jug got with the lye that was weighed', async () => {
+    const lye = await lot('naoh', 1000)
+    const batch = await batchOf({ olive: 1 })
+    const run = await runOf(batch.id)
+    const read = (celsius: number) => ({ kind: 'read', vessel: 'lye', celsius, typed: true })
+    await tell(run, scooped('weigh:naoh', 128), read(21), read(74.5), read(61))
+    expect((await whole(lye.id)).document.peakC).toBe(null)
+    await tell(run, { kind: 'finished', pouredDay: today })
+    expect(await whole(lye.id)).toMatchObject({ stock: 872, document: { peakC: 74.5 } })
+  })
   it('takes no lot that is held, nor one of something else', async () => {
     const held = await lot('tallow', 1000, { held: { why: 'recalled', since: today } })
     const batch = await batchOf({ tallow: 1 })

@@ -23,6 +23,9 @@ const lyeWords = computed(() => {
   const ice = water.value.ice > 0 ? `, ${say.value.mass(water.value.ice)} of the water as ice` : ''
   return `${soda}${kohShare > 0 ? `, ${say.value.percent(kohShare)} potash` : ''}${ice}`
 })
+const goods = useGoodsToday()
+const { settings } = storeToRefs(useWorkshop())
+const cost = computed(() => (ready.value ? goods(result.value) : null))
 const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
 </script>
 
@@ -104,6 +107,9 @@ const shown = (grams: number) => (grams > 0 ? say.value.mass(grams) : '–')
       <output data-testid="dried" class="figure block text-key leading-tight font-[650]">{{
         result.batter > 0 ? say.amount(result.longDried / bars) : '–'
       }}</output>
+      <div v-if="cost !== null" class="figure text-sm text-ink-2">
+        goods {{ moneyText(cost / bars, settings.currency) }} a bar today
+      </div>
     </div>
   </div>
 </template>

@@ -263,6 +263,9 @@ const paper = computed(() => {
     </div>
     <footer class="mt-auto grid gap-2 border-t border-line px-4 py-3">
       <p v-if="paper">{{ paper }}</p>
+      <p v-if="document.peakC !== null">
+        The hottest jug of it got to {{ say.temperature(document.peakC) }}.
+      </p>
       <p v-if="document.note" class="italic">{{ document.note }}</p>
       <div class="flex flex-wrap gap-2">
         <AppButton @click="emit('take')">Take out</AppButton>

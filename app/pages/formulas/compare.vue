@@ -113,6 +113,8 @@ const both = computed(() => {
     traits: results.map((result) => traitsOf(result, library.value)) as [Traits, Traits],
   }
 })
+const goods = useGoodsToday()
+const { settings } = storeToRefs(useWorkshop())
 type Fact = { says: string; words: [string, string] }
 const facts = computed((): Fact[] => {
   if (!both.value) return []
@@ -130,6 +132,17 @@ const facts = computed((): Fact[] => {
     pair('Water', (side) => sayWater(document(side).water, say.value)),
     pair('Water to lye', (side) => say.value.ratio(result(side).water.ratio)),
     pair('Lye strength', (side) => say.value.percent(result(side).water.strength)),
+    pair('Goods, today', (side) => {
+      const cost = goods(result(side))
+      return cost === null ? 'a price is not known' : moneyText(cost, settings.value.currency)
+    }),
+    pair('Goods, a kilogram of oils', (side) => {
+      const cost = goods(result(side))
+      const { oils } = result(side)
+      return cost === null || !(oils > 0)
+        ? '–'
+        : moneyText((cost / oils) * 1000, settings.value.currency)
+    }),
     pair('Batter', (side) => say.value.amount(result(side).batter)),
     pair(
       'Lye and oils at',

@@ -78,7 +78,9 @@ const countedOn = computed(
 const planned = computed(() => ahead.value.planned)
 const packs = computed(() => ahead.value.packs)
 const weeks = ref(usualWeeks)
-const shopping = useShopping(things, packs, planned, weeks)
+const promised = usePromisedNeeds()
+const wanted = computed(() => [...ahead.value.planned, ...promised.value])
+const shopping = useShopping(things, packs, wanted, weeks)
 const packText = (one: ToBuy) =>
   say.value.list(
     one.bought.counts.flatMap((count, place) =>

@@ -20,7 +20,9 @@ async function loadOrders() {
 }
 onMounted(() => Promise.all([stores.load(), loadOrders()]))
 const weeks = ref(usualWeeks)
-const planned = computed(() => ahead.value.planned)
+const promised = usePromisedNeeds()
+/** What is planned, and what is promised and still to be planned. */
+const planned = computed(() => [...ahead.value.planned, ...promised.value])
 const packs = computed(() => ahead.value.packs)
 const { list, busy, problem: failed } = useShopping(things, packs, planned, weeks)
 const open = computed(() => orders.value.filter(({ document }) => !document.arrivedOn))

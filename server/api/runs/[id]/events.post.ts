@@ -45,6 +45,7 @@ export default route(
     const taken = addRunEvents(db, id, body.device, body.events, now, (fresh) => {
       pourFromRun(db, run, fresh, now)
       drawForRun(db, run, fresh, now)
+      keepPeak(db, run, fresh, now)
     })
     switch (taken.kind) {
       case 'not-leading':
