@@ -35,8 +35,17 @@ const ifStopped = computed(() => {
       ? `water to lye if you stop here: ${say.value.ratio(made.ratio)}`
       : `superfat if you stop here: ${say.value.percent(made.superfat, 1)}`
 })
+/** A blend is stirred before it is drawn from: what is hard in it has sunk. */
+const isBlend = computed(() => Boolean(ctx.value.library.fats.get(weigh.value.id)?.parts?.length))
+const stirred = ref('')
+const wantsStirring = computed(
+  () => isBlend.value && stirred.value !== step.value!.id && !scoops.value && !done.value,
+)
+const stir = () => (stirred.value = step.value!.id)
 const mainKey = computed(() => {
   const { standing, toGo } = shown.value
+  if (wantsStirring.value)
+    return { says: 'Warm it whole and stir first', hint: 'W, once it is done', off: true }
   if (done.value) return { says: 'Done', hint: '→ goes on', off: true }
   if (overload.value) return { says: 'Too much for the scale', hint: 'take some off', off: true }
   if (lifted.value) return { says: 'The vessel is off the scale', hint: 'put it back', off: true }
@@ -85,12 +94,13 @@ const leftInLot = computed(() =>
 )
 useBenchKeys(
   {
+    w: () => isBlend.value && stir(),
     l: () => thing.value && lots.next(thing.value),
-    ' ': () => weighing.take(),
-    Enter: () => weighing.take(),
+    ' ': () => wantsStirring.value || weighing.take(),
+    Enter: () => wantsStirring.value || weighing.take(),
     t: () => weighing.tare(),
-    s: () => weighing.takePart(),
-    k: () => weighing.takeShort(),
+    s: () => wantsStirring.value || weighing.takePart(),
+    k: () => wantsStirring.value || weighing.takeShort(),
     h: () => (weighing.byItself.value = !weighing.byItself.value),
     Backspace: () => (typed.value = typed.value.slice(0, -1)),
     Escape: () => (typed.value = ''),
@@ -177,6 +187,11 @@ function pickVessel(event: Event) {
           {{ place + 1 }}: {{ say.mass(one.grams) }}
         </li>
       </ul>
+      <p v-if="wantsStirring" class="mt-3 flex flex-wrap items-center gap-3 text-[16px]">
+        <b class="text-[#f3c24b]">What is hard in it has sunk.</b> Nothing is weighed before it is
+        one clear liquid to the bottom.
+        <BenchKey quiet class="!flex-none" says="Warmed and stirred" hint="W" @click="stir" />
+      </p>
       <p
         v-if="atHand && !done"
         class="mt-2 flex flex-wrap items-center gap-x-3 text-[15px] text-ink-2"
