@@ -30,7 +30,7 @@ import {
   trials,
   colours,
 } from '../server/db/documents'
-import { addMove, saveLot } from '../server/db/lots'
+import { addMove, saveLot, typePrice } from '../server/db/lots'
 import { addMarketEvents } from '../server/db/markets'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { addPaired, sawPaired } from '../server/db/paired'
@@ -56,7 +56,14 @@ import { demoDevices } from './devices'
 import { runAtBench } from './runs'
 import { demoColours } from './colours'
 import { demoScents, demoSuppliers, demoTrials } from './scents'
-import { demoBlends, demoMarkets, demoMoves, demoStoreSuppliers, eventsOfMarket } from './stores'
+import {
+  demoBlends,
+  demoMarkets,
+  demoMoves,
+  demoPrices,
+  demoStoreSuppliers,
+  eventsOfMarket,
+} from './stores'
 import { demoVersions } from './versions'
 import { demoWorkshop } from './workshop'
 
@@ -268,6 +275,7 @@ function loadStores(db: Db, today: string): void {
       numbered.set(number, id)
       return { id, number, frozen, pouredOn: facts.pouredOn, bars: facts.bars }
     })
+  for (const [thing, price] of Object.entries(demoPrices)) typePrice(db, thing, price)
   let nth = 0
   for (const move of demoMoves(poured, today)) {
     const at = instantOf(move.day, 10)

@@ -89,6 +89,9 @@ const scentPacks: Record<string, [code: string, amount: number, price: number]> 
   'Bay & pepper': ['BP', 100, 1290],
 }
 
+/** What the shed would pay for what it does not keep, pence for a kilogram. */
+export const demoPrices: Record<string, number> = { 'sunflower-high-oleic': 390 }
+
 /** What the papers of some lots say. */
 const papers: Record<string, NewLot['certificate']> = {
   CN31: { number: 'TQ 4471', sap: 261, peroxide: 0.9, freeAcid: 0.0006, melts: 24.6 },
@@ -383,7 +386,7 @@ export const demoMarkets: DemoMarket[] = [
     ago: 9,
     tin: 4000,
     lines: [
-      { batch: 12, packed: 6, price: 650, sold: 4, said: 'Two asked for it without the wrap.' },
+      { batch: 1, packed: 6, price: 650, sold: 4, said: 'Two asked for it without the wrap.' },
       { batch: 21, packed: 4, price: 600, sold: 2, given: 1 },
       { batch: 24, packed: 3, price: 520, sold: 1 },
     ],

@@ -101,10 +101,10 @@ test('the room: bars are dragged to another place, its rules and readings are ke
   await place('Roof beam, north').hover({ position: { x: 400, y: 60 }, force: true })
   await place('Roof beam, north').hover({ position: { x: 420, y: 66 }, force: true })
   await page.mouse.up()
-  await expect(page.getByText('Ferry Shave 21: 6 bars on Roof beam, north')).toBeVisible()
+  await expect(page.getByText('Ferry Shave 21: 3 bars on Roof beam, north')).toBeVisible()
   await page.reload()
   await expect(
-    place('Roof beam, north').getByRole('button', { name: /^Ferry Shave 21, 6 bars/ }),
+    place('Roof beam, north').getByRole('button', { name: /^Ferry Shave 21, 3 bars/ }),
   ).toBeVisible()
 
   await page.getByRole('button', { name: 'Note the room' }).click()

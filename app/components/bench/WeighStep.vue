@@ -95,7 +95,7 @@ const leftInLot = computed(() =>
 useBenchKeys(
   {
     w: () => isBlend.value && stir(),
-    l: () => thing.value && lots.next(thing.value),
+    g: () => thing.value && lots.next(thing.value),
     ' ': () => wantsStirring.value || weighing.take(),
     Enter: () => wantsStirring.value || weighing.take(),
     t: () => weighing.tare(),
@@ -208,7 +208,7 @@ function pickVessel(event: Event) {
           quiet
           class="!flex-none"
           says="Another lot"
-          hint="L"
+          hint="G"
           @click="lots.next(atHand.thing)"
         />
       </p>

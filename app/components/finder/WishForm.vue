@@ -197,7 +197,14 @@ async function setPrice(id: string, value: number | null) {
             :min="0"
             :max="1"
           />
+          <span
+            v-if="prices.now[fat.id]?.from === 'lot'"
+            class="figure text-right"
+            :title="`As its newest lot cost`"
+            >{{ moneyText(prices.now[fat.id]!.price, workshop.settings.currency) }}</span
+          >
           <NumberField
+            v-else
             :label="`${fat.name}, price of a kilogram`"
             :unit="workshop.settings.currency"
             :decimals="2"
