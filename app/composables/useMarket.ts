@@ -60,8 +60,9 @@ export function useMarket(id: string) {
     } catch (error) {
       if (error instanceof ApiError && error.status >= 400 && error.status < 500) {
         problem.value = sentenceOf(error)
-        // What was refused is the one that was told last, where several were sent the others go again without it.
-        drop(batch.slice(-1))
+        // The refusal names the one it means, else it is the one that was told last; the others go again without it.
+        const place = /^events\[(\d+)\]/.exec(error.faults[0]?.path ?? '')?.[1]
+        drop([batch[Number(place)] ?? batch.at(-1)!])
         if (waiting.value.length) return send()
         return
       }

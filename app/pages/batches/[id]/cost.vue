@@ -52,7 +52,7 @@ const lots = computed(() =>
       inside: via.length > 0,
       held: lot.document.held !== null,
       grams,
-      unit: thing.kind === 'goods' ? 'pieces' : '',
+      counted: thing.kind === 'goods',
     }
   }),
 )
@@ -120,7 +120,9 @@ const lots = computed(() =>
             >
             <b v-if="lot.held" class="text-stop">held</b>
             <span class="figure text-ink-2">{{
-              lot.unit ? `${say.number(lot.grams, 0, 1)} ${lot.unit}` : say.mass(lot.grams)
+              lot.counted
+                ? say.count(Math.round(lot.grams), 'piece', 'pieces')
+                : say.mass(lot.grams)
             }}</span>
           </li>
         </ul>
