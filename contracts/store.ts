@@ -262,24 +262,30 @@ export interface StoresAhead {
   packs: KnownPack[]
 }
 
-/** What a batch cost as it was made, and what it would today. Money in the smallest unit, exact. */
-export interface CostLineSent {
+/** A line of what a batch cost. Money in the smallest unit, exact until it is printed. */
+export interface CostLine {
   kind: 'goods' | 'wraps' | 'hours' | 'overhead' | 'rack'
+  /** The thing of the stores; empty for hours, overhead and rack time. */
   thing: string
   says: string
+  /** g, pieces, hours or days. */
   amount: number
   cost: number
 }
-export interface CostSent {
-  lines: CostLineSent[]
+export interface BatchCost {
+  lines: CostLine[]
+  /** Of the batch. */
   total: number
+  /** Of one bar that can leave; null where none can. */
   bar: number | null
+  /** Things whose price nobody knows: they are reckoned as nothing. */
   unknown: string[]
 }
+/** What a batch cost as it was made, and what it would today. */
 export interface BatchCosts {
   /** By what was drawn; null where nothing was written down as drawn. */
-  made: CostSent | null
-  today: CostSent
+  made: BatchCost | null
+  today: BatchCost
   bars: number
   hours: number
 }

@@ -30,7 +30,7 @@ import {
   trials,
   colours,
 } from '../server/db/documents'
-import { addMove, saveLot, typePrice } from '../server/db/lots'
+import { addMove, lotStore, typePrice } from '../server/db/lots'
 import { addMarketEvents } from '../server/db/markets'
 import { migrationFiles } from '../server/db/migrationFiles'
 import { addPaired, sawPaired } from '../server/db/paired'
@@ -280,7 +280,7 @@ function loadStores(db: Db, today: string): void {
   for (const move of demoMoves(poured, today)) {
     const at = instantOf(move.day, 10)
     if (move.kind === 'came') {
-      saveLot(db, move.id, 0, move.document, at)
+      lotStore.save(db, move.id, 0, move.document, at)
       continue
     }
     const id = v7({ msecs: Date.parse(at) + nth++ })

@@ -1,7 +1,6 @@
 import type { Blend, NewLot, StoredLot } from '#contracts/store'
 import { lotSchema } from '#contracts/store'
 import type { BlendKind } from '#contracts/storeWords'
-import { blendedFat } from '#core/materials/blended'
 import { computeFormula } from '#core/formula/compute'
 import { takeFrom } from '#core/stores/stock'
 import { sumOf } from '#core/statistics/sum'
@@ -163,11 +162,6 @@ export function useBlending(kind: Ref<BlendKind>) {
     colour: '#c9a64b',
     note: '',
   }))
-  const colour = computed(() =>
-    kind.value === 'lye'
-      ? '#e07a63'
-      : (blendedFat(thing.value, document.value, materials.library)?.colour ?? '#c9a64b'),
-  )
   /** Keeps it: the blend as a material where it is new, and the lot with what went into it. Throws an ApiError. */
   async function keep(id: string, more: Partial<NewLot>): Promise<StoredLot> {
     if (kind.value !== 'lye' && !same.value) await blends.save(thing.value, 0, document.value)
@@ -192,7 +186,6 @@ export function useBlending(kind: Ref<BlendKind>) {
   }
   return {
     formulaId,
-    formula,
     batches,
     each,
     spare,
@@ -211,9 +204,7 @@ export function useBlending(kind: Ref<BlendKind>) {
     strength,
     same,
     name,
-    thing,
     code,
-    colour,
     keep,
   }
 }

@@ -14,10 +14,10 @@ export function useFinder() {
   let remote: Remote<FinderWorker> | null = null
 
   async function start() {
-    const { wrap } = await import('comlink')
-    worker = new Worker(new URL('../workers/finder.worker.ts', import.meta.url), { type: 'module' })
-    remote = wrap<FinderWorker>(worker)
-    return remote
+    const own = await startFinder()
+    worker = own.worker
+    remote = own.remote
+    return own.remote
   }
   function stop() {
     worker?.terminate()

@@ -8,7 +8,7 @@ import type { Stored } from '#contracts/document'
 
 /** What somebody typed, line by line, and what was added to it by hand. */
 export interface ReceivingDraft {
-  lines: { text: string; certificate: Lot['certificate']; place: string | null; id: string }[]
+  lines: { text: string; certificate: Lot['certificate']; id: string }[]
   supplierId: string | null
   day: string
   /** Whole units of money: what the way cost in all, and what the note says in all. */
@@ -53,7 +53,7 @@ export function useReceiving(draft: Ref<ReceivingDraft>, order: Ref<Stored<Order
   const paid = computed(() => sumOf(reads.value, ({ price }) => price ?? 0))
   const lines = computed(() => {
     const codes = new Map<string, string>()
-    return draft.value.lines.map(({ text, certificate, place }, at): ReceivedLine => {
+    return draft.value.lines.map(({ text, certificate }, at): ReceivedLine => {
       const read = reads.value[at]!
       const ordered = order.value
         ? sumOf(order.value.document.lines, (line) =>
@@ -79,7 +79,7 @@ export function useReceiving(draft: Ref<ReceivingDraft>, order: Ref<Stored<Order
         price: read.price === null ? null : Math.round(read.price * unit.value),
         shipping: Math.round((draft.value.shipping ?? 0) * unit.value * share),
         vessel: last?.document.vessel ?? { form: usualVessel(thing.kind, read.each) },
-        place: place ?? last?.document.place ?? '',
+        place: last?.document.place ?? '',
         certificate,
       }
       return { at, text, read, ordered, lot: lotSchema.parse(lot) }
@@ -91,5 +91,5 @@ export function useReceiving(draft: Ref<ReceivingDraft>, order: Ref<Stored<Order
       ({ thing }) => !reads.value.some((read) => read.thing === thing),
     ),
   )
-  return { lines, paid, missing, unit }
+  return { lines, paid, missing }
 }

@@ -2,8 +2,6 @@ import type { KnownPack } from '#contracts/store'
 import { wantedOf, type Bought } from '#core/stores/shopping'
 import { isCounted } from '#core/stores/things'
 import { daysBetween } from '#core/units/days'
-import type { Remote } from 'comlink'
-import type { FinderWorker } from '~/workers/finder.worker'
 import type { ThingRow } from './useStores'
 
 /** What is to be bought of one thing. */
@@ -34,14 +32,8 @@ export function useShopping(
   const list = shallowRef<ToBuy[]>([])
   const busy = ref(false)
   const problem = ref('')
-  let worker: Worker | null = null
-  let remote: Remote<FinderWorker> | null = null
+  let finder: Awaited<ReturnType<typeof startFinder>> | null = null
   let asked = 0
-  async function start() {
-    const { wrap } = await import('comlink')
-    worker = new Worker(new URL('../workers/finder.worker.ts', import.meta.url), { type: 'module' })
-    return wrap<FinderWorker>(worker)
-  }
   const wanted = computed(() =>
     things.value.flatMap((row) => {
       const own = packs.value
@@ -81,8 +73,8 @@ export function useShopping(
       if (!now.length) return void (list.value = [])
       busy.value = true
       try {
-        remote ??= await start()
-        const answers = await remote.buy(
+        finder ??= await startFinder()
+        const answers = await finder.remote.buy(
           plain(now.map(({ wants, packs: own }) => ({ ...wants, packs: own }))),
         )
         if (mine !== asked) return
@@ -111,6 +103,6 @@ export function useShopping(
     },
     { immediate: true },
   )
-  onScopeDispose(() => worker?.terminate())
+  onScopeDispose(() => finder?.worker.terminate())
   return { list, busy, problem }
 }

@@ -1,7 +1,7 @@
 import type { StoredLot, StoresAhead } from '#contracts/store'
 import { runsOut, type RunsOut } from '#core/stores/ahead'
-import { reserved, type Reserved } from '#core/stores/reserve'
-import { firstToGo, flagsOf, unitCost, type LotFlag } from '#core/stores/stock'
+import { holds, reserved, type Reserved } from '#core/stores/reserve'
+import { flagsOf, unitCost, type LotFlag } from '#core/stores/stock'
 import { isCounted, thingIn, type Thing } from '#core/stores/things'
 import { sumOf } from '#core/statistics/sum'
 
@@ -20,14 +20,10 @@ export interface LotRow {
   /** Smallest unit of money for a gram or a piece. */
   unit: number
 }
-/** All lots of a thing. */
+/** A thing with all of it that may be used, and when it runs out. */
 export interface ThingRow {
   thing: Thing
-  lots: LotRow[]
   stock: number
-  /** What is planned takes of it, and what of that no lot has. */
-  wanted: number
-  short: number
   out: RunsOut | null
 }
 
@@ -35,7 +31,6 @@ export interface ThingRow {
 export function useStores() {
   const lots = useLots()
   const materials = useMaterials()
-  const blends = useBlends()
   const suppliers = useSuppliers()
   const prices = usePrices()
   const workshop = useWorkshop()
@@ -100,18 +95,14 @@ export function useStores() {
     return [...grouped].map(([id, own]): ThingRow => {
       const usable = own.filter(({ lot }) => !lot.document.held && lot.stock > 0)
       const stock = sumOf(usable, ({ lot }) => lot.stock)
-      const wanted = reservations.value.filter((line) => line.thing === id)
-      const planned = ahead.value.planned.flatMap(({ day, needs, id: batchId }) =>
-        wanted.some((line) => line.batchId === batchId)
+      const planned = ahead.value.planned.flatMap(({ day, needs }) =>
+        holds({ day }, today)
           ? needs.filter((need) => need.thing === id).map(({ grams }) => ({ day, grams }))
           : [],
       )
       return {
         thing: thingIn(materials.library, id),
-        lots: own.sort((a, b) => firstToGo(a.lot, b.lot)),
         stock,
-        wanted: sumOf(wanted, ({ grams }) => grams),
-        short: sumOf(wanted, ({ grams, lotId }) => (lotId ? 0 : grams)),
         out: runsOut({ stock, past: usedBy.get(id) ?? [], planned, today, seed: id }),
       }
     })
@@ -125,5 +116,5 @@ export function useStores() {
       return `${workshop.say.number(grams / 1000, 1)} kg`
     return workshop.say.amount(grams)
   }
-  return { ahead, loaded, load, rows, things, reservations, worth, amount, short, lots, blends }
+  return { ahead, loaded, load, rows, things, reservations, worth, amount, short, lots }
 }

@@ -1,22 +1,9 @@
+import type { BatchCost, CostLine } from '#contracts/store'
 import { sumOf } from '../statistics/sum'
 
 /*
  * What a batch cost. Money in the smallest unit, exact until it is printed.
  */
-
-/** What a line of the cost is for. */
-export type CostKind = 'goods' | 'wraps' | 'hours' | 'overhead' | 'rack'
-
-export interface CostLine {
-  kind: CostKind
-  /** The thing of the stores; empty for hours, overhead and rack time. */
-  thing: string
-  says: string
-  /** g, or pieces, or hours. */
-  amount: number
-  /** Exact. */
-  cost: number
-}
 
 /** What a batch took, and what the workshop reckons with. */
 export interface CostOf {
@@ -33,16 +20,6 @@ export interface CostOf {
   days: number
   /** Bars that can leave. */
   bars: number
-}
-
-export interface BatchCost {
-  lines: CostLine[]
-  /** Exact, of the batch. */
-  total: number
-  /** Of one bar that can leave; null where none can. */
-  bar: number | null
-  /** Things whose price nobody knows: they are reckoned as nothing. */
-  unknown: string[]
 }
 
 /**
@@ -67,7 +44,7 @@ export function batchCost(of: CostOf): BatchCost {
   }))
   const spent = sumOf([...goods, ...wraps], ({ cost }) => cost)
   const work = hours * hourly
-  const own = (kind: CostKind, says: string, amount: number, cost: number): CostLine[] =>
+  const own = (kind: CostLine['kind'], says: string, amount: number, cost: number): CostLine[] =>
     cost > 0 ? [{ kind, thing: '', says, amount, cost }] : []
   const lines = [
     ...goods,

@@ -1,9 +1,9 @@
-import type { KeptMove, Need, Prices, StoredLot } from '#contracts/store'
+import type { BatchCost, KeptMove, Need, Prices, StoredLot } from '#contracts/store'
 import type { Workshop } from '#contracts/workshop'
 import { unitCost } from '../stores/stock'
 import { goodsNames, isCounted, thingIn } from '../stores/things'
 import type { Library } from '../materials/library'
-import { batchCost, type BatchCost } from './batchCost'
+import { batchCost } from './batchCost'
 
 /** What the workshop reckons with besides what is in a bar. */
 export type Costing = Workshop['costing']

@@ -43,11 +43,11 @@ export function thingIn(library: Library, id: string): Thing {
     kind,
     colour,
     density,
-    caustic: kind === 'lye',
+    caustic: isCaustic(id),
   })
   const fat = library.fats.get(id)
   if (fat) return thing(fat.parts ? 'blend' : 'fat', fat.name, fat.colour, fat.density.value)
-  if (id in lye) return thing('lye', lye[id as keyof typeof lye], '#d9442c', 1.2)
+  if (isCaustic(id)) return thing('lye', lye[id as keyof typeof lye], '#d9442c', 1.2)
   if (id === 'water') return thing('water', 'Distilled water', '#5b93b5')
   const liquid = library.liquids.get(id)
   if (liquid) return thing('liquid', liquid.name, liquid.colour)
@@ -64,6 +64,12 @@ export function thingIn(library: Library, id: string): Thing {
   const known = goods[id as GoodsId]
   return known ? thing('goods', known.name, known.colour) : thing('extra', id, '#8f8a6a')
 }
+
+/**
+ * Whether it burns skin: lye, dry or dissolved.
+ * @example isCaustic('koh') // true
+ */
+export const isCaustic = (id: string): boolean => id in lye
 
 /**
  * Whether it is counted in pieces and not weighed.

@@ -4,7 +4,7 @@ import { v7 } from 'uuid'
 import { expect, it } from 'vitest'
 import { lotSchema, moveSchema } from '#contracts/store'
 import { openDatabase } from './connection'
-import { addMove, getLot, pricesNow, saveLot, wholeLot } from './lots'
+import { addMove, getLot, pricesNow, lotStore, wholeLot } from './lots'
 import { migrate } from './migrate'
 import { migrationFiles } from './migrationFiles'
 import { getWorkshop } from './workshop'
@@ -48,12 +48,12 @@ it('a stock never differs from the sum of its moves, whatever is told in whateve
     fc.property(fc.array(act, { maxLength: 25 }), (acts) => {
       const id = v7()
       const document = lotSchema.parse({ thing: 'olive', code: 'K1', cameOn: day, amount: 1000 })
-      saveLot(db, id, 0, document, now)
+      lotStore.save(db, id, 0, document, now)
       for (const one of acts) {
         const { revision, document: then } = getLot(db, id)!
         if (one.kind === 'came') {
           const { grams: amount } = one as { grams: number }
-          saveLot(db, id, revision, { ...then, amount }, now)
+          lotStore.save(db, id, revision, { ...then, amount }, now)
           continue
         }
         const told = wholeLot(db, id)!.moves

@@ -10,11 +10,11 @@ import type {
 } from '#contracts/store'
 import { moveSchema } from '#contracts/store'
 import { flagsOf } from '#core/stores/stock'
-import { isCounted } from '#core/stores/things'
+import { isCaustic, isCounted } from '#core/stores/things'
 import { v7 } from 'uuid'
 import { OtherContent } from './batches'
 import type { Db } from './connection'
-import { blends, lots, type Saved } from './documents'
+import { blends, lots, type DocumentStore, type Saved } from './documents'
 
 /*
  * Lots and their moves. A move is only ever added; how much there is of a lot the database adds up itself. Thousandths, so that
@@ -37,20 +37,17 @@ const lotOf = ({ document, ...row }: Row): StoredLot => ({
   document: JSON.parse(document) as Lot,
 })
 
+const here = (db: Db): Row[] =>
+  db.prepare<[], Row>(`SELECT ${columns} FROM lots WHERE stock <> 0 AND deleted_at IS NULL`).all()
+
 /** Every lot that something is left of, or too much was drawn of, as the JSON of a list. */
-export const listLots = (db: Db): string =>
-  `[${db
-    .prepare<[], Row>(`SELECT ${columns} FROM lots WHERE stock <> 0 AND deleted_at IS NULL`)
-    .all()
-    .map(jsonOf)
-    .join(',')}]`
+export const listLots = (db: Db): string => `[${here(db).map(jsonOf).join(',')}]`
 
 /** How many lots have something that is to be minded on a day. */
 export const mindedLots = (db: Db, today: string): number =>
-  (JSON.parse(listLots(db)) as StoredLot[]).filter(
-    (lot) =>
-      flagsOf(lot, today, ['naoh', 'koh', 'lye-solution'].includes(lot.document.thing)).length > 0,
-  ).length
+  here(db)
+    .map(lotOf)
+    .filter((lot) => flagsOf(lot, today, isCaustic(lot.document.thing)).length > 0).length
 
 /** Lots that are used up, the last that came first, some at a time, as JSON. `find` is part of the code or the thing. */
 export const listEmpty = (db: Db, find: string, before: string, most: number): string =>
@@ -221,22 +218,19 @@ function settle(db: Db, id: string, { amount, cameOn, parts }: Lot, now: string,
   }
 }
 
-/** Keeps a lot, and with it that it came and what it was made of. Revision 0 creates it. */
-export function saveLot(
-  db: Db,
-  id: string,
-  revision: number,
-  document: Lot,
-  now: string,
-  by = '',
-): Saved<Lot> {
-  return db
-    .transaction((): Saved<Lot> => {
-      const saved = lots.save(db, id, revision, document, now, by)
-      if (saved.kind === 'saved') settle(db, id, document, now, by)
-      return saved
-    })
-    .immediate()
+/** Lots as documents: kept together with that they came and what they were made of, and sent with what is left of them. */
+export const lotStore: DocumentStore<Lot> = {
+  ...lots,
+  get: getLot,
+  save: (db, id, revision, document, now, by = '') =>
+    db
+      .transaction((): Saved<Lot> => {
+        const saved = lots.save(db, id, revision, document, now, by)
+        if (saved.kind === 'saved') settle(db, id, document, now, by)
+        return saved.kind === 'gone' ? saved : { ...saved, stored: getLot(db, id)! }
+      })
+      .immediate(),
+  restore: (db, id) => (lots.restore(db, id) ? getLot(db, id) : null),
 }
 
 /** Puts lots away, all of them or none. Those that are there already stay as they are. */
@@ -249,7 +243,7 @@ export function putAway(
   return db
     .transaction(() => {
       for (const { id, document } of arrived)
-        if (!getLot(db, id)) saveLot(db, id, 0, document, now, by)
+        if (!getLot(db, id)) lotStore.save(db, id, 0, document, now, by)
       return lotsOf(
         db,
         arrived.map(({ id }) => id),

@@ -9,6 +9,7 @@ import { outsOfMarket } from '#core/stores/market'
 import { addEvents } from './batches'
 import type { Db } from './connection'
 import { markets } from './documents'
+import { otherwiseKept } from './sameEvents'
 
 /** Events of a market day after a number, in the order in which they were taken. */
 export const marketEventsAfter = (db: Db, marketId: string, seq = 0): ToldMarketEvent[] =>
@@ -43,10 +44,7 @@ export function addMarketEvents(
     .transaction((): TakenOfMarket => {
       const market = getMarket(db, id)!
       const known = new Map(market.events.map(({ seq: _, ...event }) => [event.id, event]))
-      const place = events.findIndex((event) => {
-        const kept = known.get(event.id)
-        return kept && JSON.stringify(marketEventSchema.parse(kept)) !== JSON.stringify(event)
-      })
+      const place = otherwiseKept(events, known, marketEventSchema)
       if (place >= 0) return { kind: 'other-content', place }
       const fresh = events.filter((event) => !known.has(event.id))
       if (fresh.length && market.events.some(({ kind }) => kind === 'closed'))

@@ -11,6 +11,7 @@ import {
 import { foundIn, stateOf } from '#core/trials/found'
 import type { Db } from './connection'
 import { trials } from './documents'
+import { otherwiseKept } from './sameEvents'
 
 interface Row {
   id: string
@@ -110,13 +111,8 @@ export function addTrialEvents(
     .transaction((): TakenOfTrial => {
       const before = trialEventsAfter(db, trialId)
       const known = new Map(before.map((event) => [event.id, event]))
-      const differs = (event: TrialEvent) => {
-        const kept = known.get(event.id)
-        if (!kept) return false
-        const { seq: _, ...said } = kept
-        return JSON.stringify(trialEventSchema.parse(said)) !== JSON.stringify(event)
-      }
-      const place = events.findIndex(differs)
+      const said = new Map(before.map(({ seq: _, ...event }) => [event.id, event]))
+      const place = otherwiseKept(events, said, trialEventSchema)
       if (place >= 0) return { kind: 'other-content', place }
       const insert = db.prepare(
         `INSERT INTO trial_events (id, trial_id, kind, payload, at, kept_at) VALUES (?, ?, ?, ?, ?, ?)

@@ -5,7 +5,7 @@ import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { scentSchema } from '#contracts/scent'
 import { marketSchema } from '#contracts/market'
-import { blendSchema, orderSchema, type Blend } from '#contracts/store'
+import { blendSchema, lotSchema, orderSchema, type Blend } from '#contracts/store'
 import { supplierSchema } from '#contracts/supplier'
 import { trialSchema } from '#contracts/trial'
 import { library } from '#core/materials/library'
@@ -16,6 +16,7 @@ import { formatter } from '#core/units/formatter'
 import type { Db } from '../db/connection'
 import * as stores from '../db/documents'
 import { workshopLibrary } from '../db/library'
+import { isDrawn, lotStore } from '../db/lots'
 import { marketEventsAfter } from '../db/markets'
 import { trialEventsAfter } from '../db/trials'
 
@@ -23,6 +24,15 @@ const say = formatter()
 /** The first of some names, in a sentence. */
 const firstFew = (names: readonly string[]) =>
   say.list([...names.slice(0, 3), ...(names.length > 3 ? ['others'] : [])], 'and')
+
+/** Refuses to delete what a formula names. */
+function refuseWhileUsed(db: Db, id: string): void {
+  const using = stores.formulas
+    .list(db)
+    .filter(({ document }) => materialsUsed(document).has(id))
+    .map(({ document }) => document.name)
+  if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
+}
 
 export const formulaRoutes = documentRoutes({
   store: stores.formulas,
@@ -81,11 +91,7 @@ export const materialRoutes = documentRoutes({
   },
   beforeDelete(db, id) {
     if (shippedKind(id)) return
-    const using = stores.formulas
-      .list(db)
-      .filter(({ document }) => materialsUsed(document).has(id))
-      .map(({ document }) => document.name)
-    if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
+    refuseWhileUsed(db, id)
   },
 })
 
@@ -224,13 +230,7 @@ export const blendRoutes = documentRoutes({
         refuse(422, `"${thing}" cannot go into it.`, `document.parts[${place}].thing`)
     })
   },
-  beforeDelete(db, id) {
-    const using = stores.formulas
-      .list(db)
-      .filter(({ document }) => materialsUsed(document).has(id))
-      .map(({ document }) => document.name)
-    if (using.length) refuse(409, `It is in ${firstFew(using)}. Take it out there first.`)
-  },
+  beforeDelete: refuseWhileUsed,
 })
 
 export const orderRoutes = documentRoutes({
@@ -238,4 +238,19 @@ export const orderRoutes = documentRoutes({
   schema: orderSchema,
   called: 'order',
   may: ['formulas', 'rack'],
+})
+
+export const lotRoutes = documentRoutes({
+  store: lotStore,
+  schema: lotSchema,
+  called: 'lot',
+  may: ['rack', 'formulas'],
+  beforeSave: (db, id, document) => checkLot(db, id, document, 'document'),
+  beforeDelete(db, id) {
+    if (isDrawn(db, id))
+      refuse(
+        409,
+        'Something was drawn from it, or it was counted: it stays, so that it can be traced.',
+      )
+  },
 })

@@ -9,11 +9,13 @@ import { dayIn } from '#core/units/days'
 import { getBatch } from '../db/batches'
 import type { Db } from '../db/connection'
 import { suppliers } from '../db/documents'
-import { drawnByRun, getLot, lotsOfThings, saveLot, settleRun, type RunDraw } from '../db/lots'
+import { drawnByRun, getLot, lotsOfThings, lotStore, settleRun, type RunDraw } from '../db/lots'
 import { getWorkshop } from '../db/workshop'
 
 /** Refuses a lot that does not fit the rest of the workshop. */
 export function checkLot(db: Db, id: string, lot: Lot, path: string): void {
+  /** What a lot was made up from has left its own lots already. */
+  const made = getLot(db, id) !== null
   if (lot.supplierId && !suppliers.get(db, lot.supplierId))
     refuse(422, 'There is no such supplier; it may be deleted.', `${path}.supplierId`)
   lot.parts.forEach(({ lotId, grams }, place) => {
@@ -22,9 +24,9 @@ export function checkLot(db: Db, id: string, lot: Lot, path: string): void {
       refuse(422, 'There is no such lot; it may be deleted.', `${path}.parts[${place}].lotId`)
     if (part.document.parts.some((inner) => inner.lotId === id))
       refuse(422, `${part.document.code} is made of this lot.`, `${path}.parts[${place}].lotId`)
-    if (part.document.held && !getLot(db, id))
+    if (!made && part.document.held)
       refuse(422, `${part.document.code} is held: it goes into nothing.`, `${path}.parts[${place}]`)
-    if (grams > part.stock + 0.0005 && !getLot(db, id))
+    if (!made && grams > part.stock + 0.0005)
       refuse(
         422,
         `Of ${part.document.code} there is less than that. Count it, or take another.`,
@@ -72,7 +74,7 @@ export function keepPeak(db: Db, run: Run, fresh: readonly RunEvent[], now: stri
   )) {
     const lot = getLot(db, lotId)
     if (lot && ['naoh', 'koh'].includes(lot.document.thing) && peakC > (lot.document.peakC ?? 0))
-      saveLot(db, lotId, lot.revision, { ...lot.document, peakC }, now)
+      lotStore.save(db, lotId, lot.revision, { ...lot.document, peakC }, now)
   }
 }
 

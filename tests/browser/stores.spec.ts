@@ -4,7 +4,7 @@ import type { Batch } from '../../contracts/batch'
 import type { StoredLot } from '../../contracts/store'
 import { library } from '../../core/materials/library'
 import { fixedNow } from '../support/server'
-import { space } from '../support/quiet'
+import { quiet, space } from '../support/quiet'
 import { send } from '../support/send'
 import { expect, test } from './fixtures'
 
@@ -293,7 +293,7 @@ for (const [name, path] of [
   test(`${name}: axe finds nothing, nothing wider than a phone`, async ({ page }) => {
     await page.goto(path)
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-    await page.waitForTimeout(800)
+    await quiet(page)
     const { violations } = await new AxeBuilder({ page }).analyze()
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 140)}`)).toEqual([])
     await page.setViewportSize({ width: 390, height: 844 })

@@ -46,7 +46,6 @@ function exclude(key: Exclusion) {
   const { exclude: list } = draft.value
   draft.value.exclude = list.includes(key) ? list.filter((item) => item !== key) : [...list, key]
 }
-const unit = computed(() => minorUnits(workshop.settings.currency))
 const lots = useLots()
 onMounted(() => void lots.load())
 const isFat = (id: string) => fats.value.some((fat) => fat.id === id)
@@ -81,7 +80,7 @@ const prices = usePrices()
 onMounted(() => void prices.load())
 async function setPrice(id: string, value: number | null) {
   try {
-    await prices.set(id, value === null ? null : Math.round(value * unit.value))
+    await prices.set(id, value)
     problem.value = ''
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -203,16 +202,11 @@ async function setPrice(id: string, value: number | null) {
             :title="`As its newest lot cost`"
             >{{ moneyText(prices.now[fat.id]!.price, workshop.settings.currency) }}</span
           >
-          <NumberField
+          <MoneyField
             v-else
             :label="`${fat.name}, price of a kilogram`"
-            :unit="workshop.settings.currency"
-            :decimals="2"
-            :min="0"
             :max="100000"
-            :model-value="
-              prices.now[fat.id] === undefined ? null : prices.now[fat.id]!.price / unit
-            "
+            :model-value="prices.now[fat.id]?.price ?? null"
             @update:model-value="setPrice(fat.id, $event)"
           />
         </template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import type { CostSent } from '#contracts/store'
+import type { BatchCost } from '#contracts/store'
 import { printed } from '#core/cost/batchCost'
 import { thingIn } from '#core/stores/things'
 
 /** One bar three times: by what it weighs, by what its goods cost, and whole with work and wraps. */
-const { cost, bars } = defineProps<{ cost: CostSent; bars: number }>()
+const { cost, bars } = defineProps<{ cost: BatchCost; bars: number }>()
 const materials = useMaterials()
 const { say, settings } = storeToRefs(useWorkshop())
 const money = (minor: number) => moneyText(minor, settings.value.currency)

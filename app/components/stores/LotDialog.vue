@@ -11,23 +11,11 @@ const emit = defineEmits<{ changed: [] }>()
 const lots = useLots()
 const suppliers = useSuppliers()
 const materials = useMaterials()
-const { settings, say } = storeToRefs(useWorkshop())
+const { say } = storeToRefs(useWorkshop())
 const draft = ref<Lot>(plain(lot.document))
 const thing = computed(() => thingIn(materials.library, lot.document.thing))
 const problem = ref('')
 const dialog = ref<{ kept: () => void }>()
-const unit = computed(() => minorUnits(settings.value.currency))
-const money = (key: 'price' | 'shipping') =>
-  computed({
-    get: () => (draft.value[key] === null ? null : draft.value[key] / unit.value),
-    set: (value) => {
-      const minor = value === null ? null : Math.round(value * unit.value)
-      if (key === 'price') draft.value.price = minor
-      else draft.value.shipping = minor ?? 0
-    },
-  })
-const price = money('price')
-const shipping = money('shipping')
 const paper = computed({
   get: () =>
     draft.value.certificate ?? {
@@ -101,10 +89,13 @@ async function keep() {
         />
       </FieldRow>
       <FieldRow says="Price of all"
-        ><NumberField v-model="price" label="Price of all" :unit="settings.currency" :min="0"
+        ><MoneyField v-model="draft.price" label="Price of all"
       /></FieldRow>
       <FieldRow says="Its share of the way"
-        ><NumberField v-model="shipping" label="Its share of the way" :unit="settings.currency"
+        ><MoneyField
+          label="Its share of the way"
+          :model-value="draft.shipping"
+          @update:model-value="(cost) => (draft.shipping = cost ?? 0)"
       /></FieldRow>
       <FieldRow says="Stands in">
         <span class="flex gap-2">

@@ -6,7 +6,6 @@ const { cost } = defineProps<{ cost: number }>()
 const workshop = useWorkshop()
 const { settings, say } = storeToRefs(workshop)
 const toasts = useToasts()
-const unit = computed(() => minorUnits(settings.value.currency))
 const money = (minor: number) => moneyText(minor, settings.value.currency)
 const costing = computed(() => settings.value.costing)
 const chosen = ref(0)
@@ -103,17 +102,7 @@ defineExpose({ setPrice })
     <div>
       <label class="flex items-center justify-between gap-3">
         Down from what is paid
-        <NumberField
-          label="What is paid"
-          class="w-28"
-          :unit="settings.currency"
-          :min="0"
-          :decimals="2"
-          :model-value="price === null ? null : price / unit"
-          @update:model-value="
-            (value) => (price = value === null ? null : Math.round(value * unit))
-          "
-        />
+        <MoneyField v-model="price" label="What is paid" class="w-28" />
       </label>
       <div v-if="price !== null && spend !== null" class="relative mt-1 h-8 bg-line-2">
         <span

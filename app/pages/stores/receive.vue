@@ -37,7 +37,7 @@ const typed = ref('')
 const chosen = ref(0)
 function add(text = typed.value) {
   if (!text.trim()) return
-  draft.value.lines.push({ text: text.trim(), certificate: null, place: null, id: newId() })
+  draft.value.lines.push({ text: text.trim(), certificate: null, id: newId() })
   chosen.value = draft.value.lines.length - 1
   if (text === typed.value) typed.value = ''
 }

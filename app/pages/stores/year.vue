@@ -20,7 +20,6 @@ onMounted(async () => {
   }
 })
 const costing = computed(() => settings.value.costing)
-const unit = computed(() => minorUnits(settings.value.currency))
 async function save(changes: Partial<Workshop['costing']>) {
   try {
     await workshop.save({ costing: changes })
@@ -29,7 +28,6 @@ async function save(changes: Partial<Workshop['costing']>) {
     problem.value = sentenceOf(error)
   }
 }
-const minor = (value: number | null) => Math.round((value ?? 0) * unit.value)
 const free = computed(() =>
   goodsIds.filter((id) => !costing.value.uses.some(({ thing }) => thing === id)),
 )
@@ -67,13 +65,10 @@ function addOutlet() {
         <h2 id="reckoned" class="text-[14px] font-bold text-ink">What a bar is reckoned with</h2>
         <div class="grid grid-cols-2 gap-3">
           <FieldRow says="An hour of work">
-            <NumberField
+            <MoneyField
               label="An hour of work"
-              :unit="settings.currency"
-              :min="0"
-              :decimals="2"
-              :model-value="costing.hourly / unit"
-              @update:model-value="(value) => save({ hourly: minor(value) })"
+              :model-value="costing.hourly"
+              @update:model-value="(hourly) => save({ hourly: hourly ?? 0 })"
             />
           </FieldRow>
           <FieldRow says="Hours a batch takes">
@@ -86,14 +81,11 @@ function addOutlet() {
             />
           </FieldRow>
           <FieldRow says="Rent, power and the rest">
-            <NumberField
+            <MoneyField
               label="Rent, power and the rest"
-              :unit="settings.currency"
-              :min="0"
-              :decimals="2"
-              :model-value="costing.overhead.cost / unit"
+              :model-value="costing.overhead.cost"
               @update:model-value="
-                (value) => save({ overhead: { ...costing.overhead, cost: minor(value) } })
+                (cost) => save({ overhead: { ...costing.overhead, cost: cost ?? 0 } })
               "
             />
           </FieldRow>
@@ -195,18 +187,15 @@ function addOutlet() {
             class="flex flex-wrap items-center gap-2 border-b border-line pb-2"
           >
             <b class="flex-1">{{ one.name }}</b>
-            <NumberField
+            <MoneyField
               :label="`${one.name}, price of a bar`"
               class="w-28"
-              :unit="settings.currency"
-              :min="0"
-              :decimals="2"
-              :model-value="one.price === null ? null : one.price / unit"
+              :model-value="one.price"
               @update:model-value="
-                (value) =>
+                (price) =>
                   save({
                     outlets: costing.outlets.map((own, at) =>
-                      at === nth ? { ...own, price: value === null ? null : minor(value) } : own,
+                      at === nth ? { ...own, price } : own,
                     ),
                   })
               "

@@ -9,16 +9,12 @@ const { batch } = defineProps<AskProps>()
 const answer = defineModel<BatchAnswer>({ required: true })
 const { today } = storeToRefs(useWorkshop())
 const left = computed(() => standingOf(batch, today.value).bars)
-const { settings } = storeToRefs(useWorkshop())
 const out = reactive({ bars: left.value as number | null, how: 'sold' as Out, to: '' })
-/** What was paid for all of them, whole units of money. */
+/** What was paid for all of them. */
 const paid = ref<number | null>(null)
 const whyNot = computed(() => whyNotOut(batch.facts, out.bars ?? 1, out.how))
 watchEffect(() => {
-  const price =
-    paid.value === null
-      ? {}
-      : { price: Math.round(paid.value * minorUnits(settings.value.currency)) }
+  const price = paid.value === null ? {} : { price: paid.value }
   answer.value =
     out.bars && !whyNot.value
       ? { kind: 'out', ...out, bars: out.bars, ...(out.how === 'sold' ? price : {}) }
@@ -39,13 +35,6 @@ watchEffect(() => {
     <input v-model="out.to" class="field font-normal" maxlength="120" />
   </FieldRow>
   <FieldRow v-if="out.how === 'sold'" says="Paid for all of them">
-    <NumberField
-      v-model="paid"
-      label="Paid for all of them"
-      class="w-32"
-      :unit="settings.currency"
-      :decimals="2"
-      :min="0"
-    />
+    <MoneyField v-model="paid" label="Paid for all of them" class="w-32" />
   </FieldRow>
 </template>

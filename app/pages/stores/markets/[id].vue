@@ -126,7 +126,6 @@ function sell(line: MarketLine) {
   })
   otherwise.value = null
 }
-const unit = computed(() => minorUnits(settings.value.currency))
 const homeOf = (line: MarketLine) => line.home ?? line.left
 const tin = ref<number | null>(null)
 const expected = computed(() => (market.value?.document.tin ?? 0) + now.value.cash)
@@ -236,20 +235,13 @@ const lastSays = computed(() => {
                     ? `${one.here - one.packed} stay here`
                     : `all ${one.here}`
                 }}
-                <NumberField
+                <MoneyField
                   v-if="one.packed"
                   class="w-24"
                   :label="`Price of ${one.batch.name} ${one.batch.number}`"
-                  :unit="settings.currency"
-                  :decimals="2"
-                  :min="0"
-                  :model-value="one.price / unit"
+                  :model-value="one.price"
                   @update:model-value="
-                    (value) =>
-                      value !== null &&
-                      !closed &&
-                      one.packed &&
-                      pack(one, one.packed, Math.round(value * unit))
+                    (price) => price !== null && !closed && pack(one, one.packed, price)
                   "
                 />
               </span>
@@ -461,17 +453,7 @@ const lastSays = computed(() => {
           </dd>
           <dt class="self-center">Counted</dt>
           <dd>
-            <NumberField
-              label="Money counted in the tin"
-              class="w-32"
-              :unit="settings.currency"
-              :decimals="2"
-              :min="0"
-              :model-value="tin === null ? null : tin / unit"
-              @update:model-value="
-                (value) => (tin = value === null ? null : Math.round(value * unit))
-              "
-            />
+            <MoneyField v-model="tin" label="Money counted in the tin" class="w-32" />
           </dd>
         </dl>
         <p v-if="tin !== null && tin !== expected" class="mx-4 mt-1 font-semibold text-warn">
