@@ -257,7 +257,7 @@ export interface StoresAhead {
     saps: Record<string, number>
     purity: number
   })[]
-  /** What went in the last half year, in acts of one day. */
+  /** What went in the last half year, act by act: less than nothing where it was taken back. */
   used: { thing: string; day: string; grams: number }[]
   packs: KnownPack[]
 }

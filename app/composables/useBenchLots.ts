@@ -1,20 +1,9 @@
 import type { StoredLot } from '#contracts/store'
-import { lotsStanding, thingOf } from '#core/bench/run/lots'
-import { lotFor, usableLots, valuesOf } from '#core/stores/stock'
+import { lotsStanding } from '#core/bench/run/lots'
+import { valuesOf } from '#core/stores/stock'
 import { watchDebounced } from '@vueuse/core'
+import type { AtHand } from '~/utils/lotsAtHand'
 import type { Bench } from './useBench'
-
-/** Something that is weighed in this batch and lies in the stores, and the lot of it that stands there. */
-export interface AtHand {
-  thing: string
-  name: string
-  /** g wanted in all. */
-  grams: number
-  lots: StoredLot[]
-  /** The lot that stands there: as told, else what expires first. */
-  lot: StoredLot
-  told: boolean
-}
 
 /** Which lots a run is weighed from. A rehearsal draws from nothing. */
 export function useBenchLots(bench: Bench) {
@@ -27,35 +16,11 @@ export function useBenchLots(bench: Bench) {
     { debounce: 1500 },
   )
   const standing = computed(() => lotsStanding(bench.keeper.events.value))
-  const atHand = computed((): AtHand[] => {
-    if (bench.practising) return []
-    const wanted = new Map<string, { name: string; grams: number }>()
-    for (const { weigh } of bench.plan.value.steps) {
-      const thing = weigh && thingOf(weigh)
-      if (!thing) continue
-      const before = wanted.get(thing)
-      wanted.set(thing, {
-        name: before?.name ?? weigh.name,
-        grams: (before?.grams ?? 0) + weigh.grams,
-      })
-    }
-    return [...wanted].flatMap(([thing, { name, grams }]) => {
-      const told = standing.value.get(thing)
-      const here = usableLots(lots.list, thing) as StoredLot[]
-      const lot = lots.list.find(({ id }) => id === told?.lotId) ?? lotFor(lots.list, thing, grams)
-      if (!lot) return []
-      return [
-        {
-          thing,
-          name,
-          grams,
-          lots: here.includes(lot) ? here : [lot, ...here],
-          lot,
-          told: told !== undefined,
-        },
-      ]
-    })
-  })
+  const atHand = computed((): AtHand[] =>
+    bench.practising
+      ? []
+      : lotsAtHand(bench.plan.value.steps, lots.list, (thing) => standing.value.get(thing)?.lotId),
+  )
   const of = (thing: string | null) =>
     thing ? (atHand.value.find((one) => one.thing === thing) ?? null) : null
   function stand(thing: string, lot: StoredLot) {

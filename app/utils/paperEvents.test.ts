@@ -1,11 +1,16 @@
 import { setupSchema, type Run } from '#contracts/run'
-import { runOf } from '#core/bench/run/run'
+import { planAsMade } from '#core/bench/run/lots'
+import { runOf, weighedSoFar } from '#core/bench/run/run'
 import { blankFormula } from '#core/formula/blank'
+import type { StoredLot } from '#contracts/store'
+import { formatter } from '#core/units/formatter'
 import { describe, expect, it } from 'vitest'
 import { plannedFrom } from '../../tests/support/bench'
+import { lotOf } from '../../tests/support/lotOf'
+import { lotsAtHand } from './lotsAtHand'
 import { blankPaper, paperEvents } from './paperEvents'
 
-const { plan } = plannedFrom({
+const { plan, frozen } = plannedFrom({
   ...blankFormula('Slab'),
   fats: [
     { id: 'olive', share: 0.7, moment: 'pot', inLye: true },
@@ -27,7 +32,7 @@ const draft = blankPaper('2026-03-01')
 const kinds = (events: { kind: string }[]) => events.map(({ kind }) => kind)
 
 describe('a sheet that came back blank but for its day', () => {
-  const events = paperEvents(plan, run, draft)
+  const events = paperEvents(plan, run, draft, [])
 
   it('tells of every weight as planned and of every step as done, and ends', () => {
     const state = runOf(plan, run.startedAt, events)
@@ -54,7 +59,7 @@ describe('a sheet that came back blank but for its day', () => {
 
 describe('a sheet that was filled in', () => {
   const [first, second] = weighed
-  const events = paperEvents(plan, run, {
+  const filled = {
     ...draft,
     confirmed: { goggles: true, pets: false },
     grams: { [first!.id]: 123.4, [second!.id]: null },
@@ -64,7 +69,8 @@ describe('a sheet that was filled in', () => {
     emulsion: 3,
     trace: 7.5,
     notes: '  Thick at the end.  ',
-  })
+  }
+  const events = paperEvents(plan, run, filled, [])
   const state = runOf(plan, run.startedAt, events)
 
   it('says what it says, and is silent about what is blank', () => {
@@ -93,13 +99,43 @@ describe('a sheet that was filled in', () => {
   })
 
   it('nothing was weighed where it says nought', () => {
-    const none = paperEvents(plan, run, { ...draft, grams: { [first!.id]: 0 } })
+    const none = paperEvents(plan, run, { ...draft, grams: { [first!.id]: 0 } }, [])
     expect(none.find((event) => event.kind === 'scooped')).toMatchObject({ grams: 0 })
   })
 
   it('a note is as long as the record takes', () => {
-    const long = paperEvents(plan, run, { ...draft, notes: 'x'.repeat(2000) })
+    const long = paperEvents(plan, run, { ...draft, notes: 'x'.repeat(2000) }, [])
     const note = long.find((event) => event.kind === 'noted')
     expect(note?.kind === 'noted' && note.says.length).toBe(1000)
+  })
+})
+
+describe('lots that it was weighed from', () => {
+  const paper = { sap: 196 }
+  const olive = { thing: 'olive', amount: 9000 }
+  const lots = [
+    lotOf({ ...olive, code: 'K9', bestBefore: '2026-05-01', certificate: paper }, 9000, 'old'),
+    lotOf({ ...olive, code: 'K12', bestBefore: '2027-05-01' }, 9000, 'new'),
+  ] as StoredLot[]
+  const hand = (told: Record<string, string>) =>
+    lotsAtHand(plan.steps, lots, (thing) => told[thing])
+
+  it('what goes first stands there, and another where one was chosen; what has no lots is silent', () => {
+    expect(hand({}).map(({ thing, lot, told }) => [thing, lot.id, told])).toEqual([
+      ['olive', 'old', false],
+    ])
+    expect(hand({ olive: 'new' })[0]).toMatchObject({ lot: { id: 'new' }, told: true })
+  })
+
+  it('their papers count for the superfat, though the sheet was reckoned without them', () => {
+    const superfatOf = (told: Record<string, string>) => {
+      const events = paperEvents(plan, run, draft, hand(told))
+      const own = planAsMade(frozen, run, events, formatter({ scale: 0.1 }))
+      return weighedSoFar(own.ctx, own.plan, runOf(plan, run.startedAt, events)).superfat
+    }
+    // By hand: what the lye was weighed for takes 0.7 × 190 + 0.3 × 257 = 210.1 mg KOH/g, and with olive of 196 it takes 214.3.
+    const usual = 1 - superfatOf({ olive: 'new' })
+    expect(usual).toBeCloseTo(0.95, 2)
+    expect(1 - superfatOf({ olive: 'old' })).toBeCloseTo((usual * 210.1) / 214.3, 6)
   })
 })

@@ -1,5 +1,7 @@
 import type { NewRunEvent, Run, RunEvent } from '#contracts/run'
 import type { Plan } from '#core/bench/plan/plan'
+import { valuesOf } from '#core/stores/stock'
+import type { AtHand } from './lotsAtHand'
 
 /** What stands on a filled-in bench sheet. */
 export interface PaperDraft {
@@ -8,6 +10,8 @@ export interface PaperDraft {
   hour: string
   confirmed: Record<string, boolean>
   grams: Record<string, number | null>
+  /** The lot that a thing was weighed from, by its id, where somebody chose another than the one that goes first. */
+  lots: Record<string, string>
   peakC: number | null
   lyeC: number | null
   oilsC: number | null
@@ -22,6 +26,7 @@ export const blankPaper = (today: string): PaperDraft => ({
   hour: '',
   confirmed: {},
   grams: {},
+  lots: {},
   peakC: null,
   lyeC: null,
   oilsC: null,
@@ -33,12 +38,14 @@ export const blankPaper = (today: string): PaperDraft => ({
 /**
  * The events that a sheet tells of, in the order of the plan and at its usual times, since paper has no clock. A weight that is
  * left blank is not known: it is taken as planned, and said to be.
+ * @param lots what it was weighed from, as far as the stores keep it
  * @param pouredAt instant of the pour, where its hour stands on the sheet
  */
 export function paperEvents(
   plan: Plan,
   run: Pick<Run, 'startedAt'>,
   draft: PaperDraft,
+  lots: readonly AtHand[],
   pouredAt?: string,
 ): RunEvent[] {
   const start = Date.parse(run.startedAt)
@@ -49,6 +56,10 @@ export function paperEvents(
       id: newId(),
       at: new Date(start + minutes * 60_000).toISOString(),
     } as RunEvent)
+  for (const { thing, lot } of lots) {
+    const { code } = lot.document
+    tell(0, { kind: 'stood', thing, lotId: lot.id, code, ...valuesOf(lot.document) })
+  }
   for (const [index, step] of plan.steps.entries()) {
     const minutes = plan.times[index]?.to ?? index
     if (step.kind === 'safety-check')

@@ -1,5 +1,6 @@
 import type { FormulaResult } from '#contracts/result'
 import type { Library } from '../materials/library'
+import { openedFats } from '../materials/opened'
 
 /**
  * °C below which the hard fats of a blend begin to set: the mean of where they soften, lower the more liquid oil dissolves
@@ -15,11 +16,10 @@ export function settingC({
 }): number | null {
   let share = 0
   let warmth = 0
-  for (const fat of result.fats) {
-    const softens = library.fats.get(fat.id)?.softens
-    if (!softens) continue
-    share += fat.share
-    warmth += fat.share * softens.value
+  for (const { fat, share: own } of openedFats(result.fats, library)) {
+    if (!fat?.softens) continue
+    share += own
+    warmth += own * fat.softens.value
   }
   return share > 0.15 ? warmth / share - 20 * (1 - share) : null
 }

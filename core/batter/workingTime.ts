@@ -4,6 +4,7 @@ import type { FormulaResult } from '#contracts/result'
 import { byBlender } from '../formula/method'
 import { inSentence } from '../units/language'
 import type { Library } from '../materials/library'
+import { openedFats } from '../materials/opened'
 import { scentPace, type ScentPace } from './scentBehaviour'
 import { sumOf } from '../statistics/sum'
 import { clamp } from '../statistics/clamp'
@@ -78,7 +79,7 @@ export function workingTime(
   const solid = sumOf(saturated, (acid) => result.fattyAcids[acid] ?? 0)
   if (result.oils > 0)
     add(solid > 0.4 ? 'hard fats' : 'liquid oils', clamp(1 + (0.4 - solid) * 1.2, 0.5, 1.5))
-  for (const fat of result.fats)
+  for (const fat of openedFats(result.fats, library))
     if (pull[fat.id]) add(fat.name, Math.exp(pull[fat.id]! * fat.share))
   add(
     result.superfat.total > 0.05 ? 'high superfat' : 'low superfat',

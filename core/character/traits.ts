@@ -6,6 +6,7 @@ import { molarMass } from '../chemistry/elements'
 import type { Fat } from '../materials/fat'
 import type { Library } from '../materials/library'
 import { clamp } from '../statistics/clamp'
+import { openedFats } from '../materials/opened'
 import { sumOf } from '../statistics/sum'
 import { dissolves, leastWater, substanceLends, traitRules, usualWater } from './coefficients'
 
@@ -34,11 +35,19 @@ export interface Makeup {
  * What a fat lends a bar beside its acids, points of each trait for one per cent of it.
  * @example lendsOf(shipped.fats.get('beeswax')).wearLife // 2.1
  */
-export const lendsOf = ({
+export function lendsOf({
   chemistry,
   stateAt20,
-}: Pick<Fat, 'chemistry' | 'stateAt20'>): Partial<Record<Trait, number>> =>
-  chemistry === 'wax-ester' || chemistry === 'rosin' ? substanceLends[chemistry][stateAt20] : {}
+  parts,
+}: Pick<Fat, 'chemistry' | 'stateAt20' | 'parts'>): Partial<Record<Trait, number>> {
+  if (chemistry === 'wax-ester' || chemistry === 'rosin')
+    return substanceLends[chemistry][stateAt20]
+  const lends: Partial<Record<Trait, number>> = {}
+  for (const { fat, share } of parts ?? [])
+    for (const [trait, points] of Object.entries(fat ? lendsOf(fat) : {}) as [Trait, number][])
+      lends[trait] = (lends[trait] ?? 0) + points * share
+  return lends
+}
 
 /**
  * Per cent of soap that hardly dissolves.
@@ -153,8 +162,7 @@ export const traitsOf = (result: FormulaResult, library: Library): Traits =>
  * @example unknownShare(made, shipped) // 0
  */
 export const unknownShare = (result: FormulaResult, library: Library): number =>
-  sumOf(result.fats, ({ id, share }) => {
-    const fat = library.fats.get(id)
+  sumOf(openedFats(result.fats, library), ({ fat, share }) => {
     const known = fat && (Object.keys(fat.profile.value).length || Object.keys(lendsOf(fat)).length)
     return known ? 0 : share
   })

@@ -19,6 +19,12 @@ export const driestWaterShare = 0.07
  * acids: all of it; a fat of one's own: as a triglyceride of its value.
  */
 function fattyShare(fat: Fat | undefined, sap: number): number {
+  if (fat?.parts)
+    return sum(
+      fat.parts.map(({ fat: part, share }) =>
+        part ? share * fattyShare(part, part.sap.typical) : 0,
+      ),
+    )
   if (fat?.chemistry === 'free-acid') return 1
   if (fat && fat.chemistry !== 'triglyceride') return 1 - fat.unsaponifiables.value
   return sap > 0 ? fattyAcidFraction(sap) : 0

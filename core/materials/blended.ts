@@ -71,6 +71,11 @@ export function blendedFat(id: string, blend: Blend, library: Library): Fat | nu
     chemistry: 'triglyceride',
     colour: blend.colour,
     unchecked: 'It is what its parts are.',
-    parts: parts.map(({ thing, share, name }) => ({ id: thing, name: name ?? thing, share })),
+    parts: parts.map(({ thing, share, name, fat }) => ({
+      id: thing,
+      name: name ?? thing,
+      share,
+      fat: fat ?? null,
+    })),
   }
 }

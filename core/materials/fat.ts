@@ -45,8 +45,8 @@ export interface Fat {
   unchecked?: string
   /** Number of the certificate its own values come from. */
   certificate?: string
-  /** Of a stock that is made up of several: what it is made of, by shares of its mass. */
-  parts?: { id: string; name: string; share: number }[]
+  /** Of a stock that is made up of several: what it is made of, by shares of its mass; what is no fat has none. */
+  parts?: { id: string; name: string; share: number; fat: Fat | null }[]
 }
 
 /** A row of the fat tables, in the units people read: per cent for profile and unsaponifiables. */

@@ -1,21 +1,21 @@
 import { shareOfAcids, shortAcids } from '../chemistry/fattyAcids'
+import { linesOf, openedFats } from '../materials/opened'
 import type { Rule, Subject } from './rule'
 import { lowerFats } from './shift'
 import { saltShare } from './saltWantsCoconut'
 import { sumOf } from '../statistics/sum'
 
 const lauricFats = ({ result, library }: Subject) =>
-  result.fats.flatMap((fat, index) => {
-    const profile = library.fats.get(fat.id)?.profile.value ?? {}
-    return shareOfAcids(profile, shortAcids) >= 0.5 ? [index] : []
-  })
+  openedFats(result.fats, library).filter(
+    ({ fat }) => shareOfAcids(fat?.profile.value ?? {}, shortAcids) >= 0.5,
+  )
 
 /**
  * Share of the oils that is coconut, palm kernel, babassu, ucuuba, the always-liquid kind: half and more of it short acids.
  * @example lauricShare(subject({ fats: fats({ coconut: 0.3, olive: 0.7 }) })) // 0.3
  */
 export function lauricShare(subject: Subject): number {
-  return sumOf(lauricFats(subject), (index) => subject.result.fats[index]!.share)
+  return sumOf(lauricFats(subject), ({ share }) => share)
 }
 
 /** Uses in which the bar meets skin for long. */
@@ -34,7 +34,7 @@ export const lauricHeavy: Rule = (subject) => {
   if (result.superfat.total >= (nearlyAll ? 0.18 : 0.12)) return null
   // A salt bar foams by its coconut alone: there only free fat makes it kind.
   const salty = saltShare(subject) >= 0.1
-  const lowered = salty ? null : lowerFats(subject, lauricFats(subject), limit - 0.05)
+  const lowered = salty ? null : lowerFats(subject, linesOf(lauricFats(subject)), limit - 0.05)
   return {
     id: 'lauric-heavy',
     severity: 'think',

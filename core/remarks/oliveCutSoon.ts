@@ -1,3 +1,4 @@
+import { openedFats } from '../materials/opened'
 import type { Rule } from './rule'
 import { sumOf } from '../statistics/sum'
 
@@ -12,8 +13,8 @@ export const oliveShare = (fats: { id: string; share: number }[]) =>
  * Much olive with little water turns rock hard within a day.
  * @example oliveCutSoon(subject({ water: { value: 1.6 } })).severity // 'know'
  */
-export const oliveCutSoon: Rule = ({ result, say }) => {
-  const olive = oliveShare(result.fats)
+export const oliveCutSoon: Rule = ({ result, library, say }) => {
+  const olive = oliveShare(openedFats(result.fats, library))
   const { ratio } = result.water
   if (olive < 0.7 || ratio <= 0 || ratio > 1.8 + 1e-9) return null
   return {

@@ -1,4 +1,5 @@
 import { mixingC } from '../batter/workingTime'
+import { openedFats } from '../materials/opened'
 import { sumOf } from '../statistics/sum'
 import { inSentence } from '../units/language'
 import type { Rule } from './rule'
@@ -15,10 +16,9 @@ const warmEnough = 50
  * @example setsEarly(subject({ fats: fats({ olive: 0.97, beeswax: 0.03 }), method: { lyeC: 35, oilsC: 35 } })).severity // 'think'
  */
 export const setsEarly: Rule = ({ document, result, library, say }) => {
-  const hard = result.fats.filter(({ id }) => {
-    const fat = library.fats.get(id)
-    return fat && fat.chemistry !== 'triglyceride' && (fat.softens?.value ?? 0) >= warmEnough
-  })
+  const hard = openedFats(result.fats, library).filter(
+    ({ fat }) => fat && fat.chemistry !== 'triglyceride' && (fat.softens?.value ?? 0) >= warmEnough,
+  )
   const share = sumOf(hard, (fat) => fat.share)
   const mixed = mixingC(document, result)
   if (share < shows - 1e-9 || share > waxFrom + 1e-9 || mixed >= warmEnough - 1e-9) return null

@@ -1,4 +1,5 @@
 import type { Use } from '#contracts/words'
+import { openedFats } from '../materials/opened'
 import { inSentence } from '../units/language'
 import type { Rule } from './rule'
 
@@ -52,9 +53,12 @@ const reactive: Record<string, string> = {
  * Fats that some skin does not bear.
  * @example skinReacts(subject({ fats: fats({ olive: 0.9, peanut: 0.1 }) })).severity // 'know'
  */
-export const skinReacts: Rule = ({ document, result, say }) => {
+export const skinReacts: Rule = ({ document, result, library, say }) => {
   if (document.use === 'dishes' || document.use === 'laundry') return null
-  const found = result.fats.filter(({ id, grams }) => grams > 0 && reactive[id])
+  const found = openedFats(result.fats, library).filter(
+    ({ id, grams }, place, all) =>
+      grams > 0 && reactive[id] && all.findIndex((other) => other.id === id) === place,
+  )
   if (!found.length) return null
   return {
     id: 'skin-reacts',

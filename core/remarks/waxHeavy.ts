@@ -1,3 +1,4 @@
+import { linesOf, openedFats } from '../materials/opened'
 import type { Rule } from './rule'
 import { lowerFats } from './shift'
 import { sumOf } from '../statistics/sum'
@@ -13,17 +14,16 @@ export const waxHeavy: Rule = (subject) => {
   const { document, result, library, say } = subject
   // A shaving soap is half stearic acid on purpose; wax in it is wax all the same.
   const acidsWanted = document.use === 'shaving'
-  const waxes = result.fats.flatMap((fat, index) => {
-    const known = library.fats.get(fat.id)
-    const sets =
-      known?.chemistry !== 'triglyceride' &&
-      known?.stateAt20 === 'hard' &&
-      !(acidsWanted && known.chemistry === 'free-acid')
-    return known && sets ? [index] : []
-  })
-  const share = sumOf(waxes, (index) => result.fats[index]!.share)
+  const waxes = openedFats(result.fats, library).filter(
+    ({ fat }) =>
+      fat !== null &&
+      fat.chemistry !== 'triglyceride' &&
+      fat.stateAt20 === 'hard' &&
+      !(acidsWanted && fat.chemistry === 'free-acid'),
+  )
+  const share = sumOf(waxes, (wax) => wax.share)
   if (share <= waxFrom + 1e-9) return null
-  const lowered = lowerFats(subject, waxes, 0.05)
+  const lowered = lowerFats(subject, linesOf(waxes), 0.05)
   return {
     id: 'wax-heavy',
     severity: 'think',

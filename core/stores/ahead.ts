@@ -46,10 +46,12 @@ export function runsOut({
   seed: string
 }): RunsOut | null {
   const since = addDays(today, -7 * weeksBack)
-  const weeks = Array.from({ length: weeksBack }, (): number => 0)
+  const sums = Array.from({ length: weeksBack }, (): number => 0)
   for (const { day, grams } of past)
     if (day > since && day <= today)
-      weeks[Math.min(weeksBack - 1, Math.floor((daysBetween(since, day) - 1) / 7))]! += grams
+      sums[Math.min(weeksBack - 1, Math.floor((daysBetween(since, day) - 1) / 7))]! += grams
+  // What is taken back in a later week than it went leaves that week with less than nothing: then nothing was used in it.
+  const weeks = sums.map((grams) => Math.max(0, grams))
   const weekly = sumOf(weeks, (grams) => grams) / weeksBack
   const coming = planned
     .map(({ day, grams }) => ({ day: day < today ? today : day, grams }))

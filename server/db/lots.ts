@@ -25,9 +25,12 @@ const thousandths = (grams: number): number => Math.round(grams * 1000)
 
 const columns = `id, revision, document, changed_at AS changedAt, changed_by AS changedBy, stock / 1000.0 AS stock,
   counted_on AS countedOn`
-/** A lot as JSON, put together here: its document is JSON already, and is neither read nor written anew, only sent. */
-const jsonOf = ({ id, revision, document, changedAt, changedBy, stock, countedOn }: Row): string =>
-  `{"id":"${id}","revision":${revision},"changedAt":"${changedAt}","changedBy":${JSON.stringify(changedBy)},"stock":${stock},"countedOn":${JSON.stringify(countedOn)},"document":${document}}`
+/** A lot as JSON, put together by the database: its document is JSON already, and is neither read nor written anew, only sent. */
+const asJson = `'{"id":"' || id || '","revision":' || revision || ',"changedAt":"' || changed_at || '","changedBy":'
+  || json_quote(changed_by) || ',"stock":' || (stock / 1000.0) || ',"countedOn":' || json_quote(counted_on)
+  || ',"document":' || document || '}'`
+const listed = (rows: string): string =>
+  `SELECT '[' || coalesce(group_concat(lot, ','), '') || ']' FROM (SELECT ${asJson} AS lot FROM lots ${rows})`
 
 interface Row extends Omit<StoredLot, 'document'> {
   document: string
@@ -37,29 +40,31 @@ const lotOf = ({ document, ...row }: Row): StoredLot => ({
   document: JSON.parse(document) as Lot,
 })
 
-const here = (db: Db): Row[] =>
-  db.prepare<[], Row>(`SELECT ${columns} FROM lots WHERE stock <> 0 AND deleted_at IS NULL`).all()
+const here = 'WHERE stock <> 0 AND deleted_at IS NULL'
 
 /** Every lot that something is left of, or too much was drawn of, as the JSON of a list. */
-export const listLots = (db: Db): string => `[${here(db).map(jsonOf).join(',')}]`
+export const listLots = (db: Db): string => db.prepare<[], string>(listed(here)).pluck().get()!
 
 /** How many lots have something that is to be minded on a day. */
 export const mindedLots = (db: Db, today: string): number =>
-  here(db)
+  db
+    .prepare<[], Row>(`SELECT ${columns} FROM lots ${here}`)
+    .all()
     .map(lotOf)
     .filter((lot) => flagsOf(lot, today, isCaustic(lot.document.thing)).length > 0).length
 
 /** Lots that are used up, the last that came first, some at a time, as JSON. `find` is part of the code or the thing. */
 export const listEmpty = (db: Db, find: string, before: string, most: number): string =>
-  `[${db
-    .prepare<[string, string, string, number], Row>(
-      `SELECT ${columns} FROM lots WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
-       AND (instr(plain(document ->> '$.code'), plain(?)) > 0 OR instr(thing, plain(?)) > 0)
-       ORDER BY came_on DESC LIMIT ?`,
+  db
+    .prepare<[string, string, string, number], string>(
+      listed(
+        `WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
+         AND (instr(plain(document ->> '$.code'), plain(?)) > 0 OR instr(thing, plain(?)) > 0)
+         ORDER BY came_on DESC LIMIT ?`,
+      ),
     )
-    .all(before, find, find, most)
-    .map(jsonOf)
-    .join(',')}]`
+    .pluck()
+    .get(before, find, find, most)!
 
 export function getLot(db: Db, id: string): StoredLot | null {
   const row = db
@@ -413,16 +418,19 @@ export function behindBatch(db: Db, batchId: string): { lots: StoredLot[]; moves
   return { lots: [...found.values()], moves }
 }
 
-/** What went of each thing since a day, day by day: g, or pieces. */
-export const usedSince = (db: Db, day: string): { thing: string; day: string; grams: number }[] =>
+/** What went of each thing since a day, g or pieces, as the JSON of a list: less than nothing where it was taken back. */
+export const usedSince = (db: Db, day: string): string =>
   db
-    .prepare<[string], [string, string, number]>(
-      `SELECT thing, day, -sum(thousandths) / 1000.0 FROM moves JOIN lots ON lots.id = lot_id
-       WHERE day > ? AND kind = 'drawn' GROUP BY thing, day`,
+    .prepare<{ day: string }, string>(
+      `SELECT json_group_array(json_object('thing', thing, 'day', day, 'grams', -thousandths / 1000.0)) FROM (
+         SELECT lot_id, day, thousandths FROM moves WHERE day > :day AND (kind = 'drawn' OR batch_id IS NOT NULL)
+         UNION ALL SELECT back.lot_id, back.day, back.thousandths FROM moves AS back
+         JOIN moves AS went ON went.id = back.payload ->> '$.move'
+         WHERE back.kind = 'undone' AND back.day > :day AND back.batch_id IS NULL AND went.kind = 'drawn'
+       ) JOIN lots ON lots.id = lot_id`,
     )
-    .raw()
-    .all(day)
-    .flatMap(([thing, on, grams]) => (grams > 0 ? [{ thing, day: on, grams }] : []))
+    .pluck()
+    .get({ day })!
 
 /** What a kilogram, or a hundred pieces, costs: by the newest lot with a price, else as somebody typed it. */
 export function pricesNow(db: Db): Prices {
@@ -430,7 +438,7 @@ export function pricesNow(db: Db): Prices {
   const typed = db.prepare<[], [string, number]>('SELECT thing, price FROM prices').raw().all()
   const newest = db
     .prepare<[], { id: string; thing: string; each: number }>(
-      `SELECT id, thing, 1.0 * (price + (document ->> '$.shipping')) / (document ->> '$.amount') AS each, max(came_on)
+      `SELECT id, thing, 1.0 * (price + shipping) / amount AS each, max(came_on)
        FROM lots WHERE price IS NOT NULL AND deleted_at IS NULL GROUP BY thing`,
     )
     .all()
@@ -454,12 +462,10 @@ export function pricesNow(db: Db): Prices {
 export const packsSince = (db: Db, day: string): KnownPack[] =>
   db
     .prepare<[string], KnownPack>(
-      `SELECT thing, document ->> '$.amount' AS grams, price + (document ->> '$.shipping') AS price,
-         document ->> '$.shipping' AS shipping,
-         document ->> '$.supplierId' AS supplierId,
-         CAST(julianday(document ->> '$.bestBefore') - julianday(came_on) AS INTEGER) AS keeps, max(came_on)
+      `SELECT thing, amount AS grams, price + shipping AS price, shipping, supplier_id AS supplierId,
+         CAST(julianday(best_before) - julianday(came_on) AS INTEGER) AS keeps, max(came_on)
        FROM lots WHERE price IS NOT NULL AND deleted_at IS NULL AND came_on > ?
-       GROUP BY thing, document ->> '$.amount', document ->> '$.supplierId'`,
+       GROUP BY thing, amount, supplier_id`,
     )
     .all(day)
     .map(({ thing, grams, price, shipping, supplierId, keeps }) => ({

@@ -14,5 +14,5 @@ export const plannedFrom = (
 ) => {
   const frozen = freeze(document, library)
   const ctx = contextOf(frozen, { ...usualSetup, ...setup }, scale, formatter({ scale }))
-  return { ctx, plan: planFor(ctx) }
+  return { frozen, ctx, plan: planFor(ctx) }
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { frozenAs } from '#core/bench/run/lots'
 import { valuesOf } from '#core/stores/stock'
-import type { AtHand } from '~/composables/useBenchLots'
+import type { AtHand } from '~/utils/lotsAtHand'
 
 /** Which lot of everything is taken, chosen while nothing is weighed yet: its own values change the lye. */
 const { lots } = defineProps<{ lots: AtHand[] }>()

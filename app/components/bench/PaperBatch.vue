@@ -7,6 +7,7 @@ import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { mistakesOf } from '#core/bench/run/mistakes'
 import type { Step } from '#core/bench/plan/step'
 import { contextOf, planFor } from '#core/bench/plan/plan'
+import { planAsMade } from '#core/bench/run/lots'
 import { runOf, weighedSoFar } from '#core/bench/run/run'
 import { suspectsWeakLye } from '#core/heat/dissolving'
 import { blankPaper, paperEvents, type PaperDraft } from '~/utils/paperEvents'
@@ -22,6 +23,7 @@ const workshop = useWorkshop()
 const router = useRouter()
 const { say, today, settings } = storeToRefs(workshop)
 const ctx = computed(() => contextOf(batch.frozen, run.setup, run.scale, say.value))
+/** As the sheet was printed: by the usual values of everything. */
 const plan = computed(() => planFor(ctx.value))
 const key = `mantle-paper-${batch.id}`
 /** What was filled in before, as far as it is of the kind that belongs there. */
@@ -41,10 +43,23 @@ const draft = useKept<PaperDraft>(key, blankPaper(today.value), asDraft)
 
 const safetyCheck = computed(() => safetyCheckOf(ctx.value.document))
 const weighings = computed(() => plan.value.steps.filter(({ weigh }) => weigh))
-const state = computed(() =>
-  runOf(plan.value, run.startedAt, paperEvents(plan.value, run, draft.value)),
+const stores = useLots()
+void stores.load()
+/** What it was weighed from: of what had come by then, as chosen, else what goes first. */
+const lots = computed(() =>
+  lotsAtHand(
+    plan.value.steps,
+    stores.list.filter(({ document }) => document.cameOn <= draft.value.day),
+    (thing) => draft.value.lots[thing],
+  ),
 )
-const made = computed(() => weighedSoFar(ctx.value, plan.value, state.value))
+const events = computed(() => paperEvents(plan.value, run, draft.value, lots.value))
+const state = computed(() => runOf(plan.value, run.startedAt, events.value))
+/** By the papers of the lots it was weighed from, whatever the sheet was reckoned with. */
+const made = computed(() => {
+  const own = planAsMade(batch.frozen, run, events.value, say.value)
+  return weighedSoFar(own.ctx, own.plan, state.value)
+})
 /** Only what was filled in is judged: an empty sheet accuses nobody. */
 const odd = computed(() => {
   const { confirmed, emulsion, trace } = draft.value
@@ -163,7 +178,7 @@ const told = computed(() => [
     kind: 'drove',
     name: deviceName(),
   },
-  ...paperEvents(plan.value, run, draft.value, pouredAt.value),
+  ...paperEvents(plan.value, run, draft.value, lots.value, pouredAt.value),
 ])
 async function write() {
   if (busy.value) return
@@ -405,6 +420,7 @@ async function write() {
           }}. It stays “not on the paper” in the record.
         </p>
       </section>
+      <PaperLots v-if="lots.length" v-model="draft.lots" :lots="lots" />
       <section class="sheet grid gap-3 px-5 py-4">
         <p v-if="refused" role="alert" class="font-semibold text-stop">{{ refused }}</p>
         <AppButton kind="main" :disabled="busy" @click="write">{{ keepSays }}</AppButton>
