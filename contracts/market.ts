@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { barsSchema, daySchema, idSchema } from './basics'
+import type { Stored } from './document'
 
 /*
  * A day on which bars are sold away from home: what is packed, what goes at the table, what comes back. Each press is an event with
@@ -65,6 +66,9 @@ export const marketEventsSchema = z.strictObject({
   events: z.array(marketEventSchema).min(1).max(500),
 })
 export type ToldMarketEvent = MarketEvent & { seq: number }
+
+/** A market day in a list: bars sold, what was taken for them, and whether it is counted home. */
+export type MarketDay = Stored<Market> & { sold: number; taken: number; closed: boolean }
 
 /** A market day with all that happened on it. */
 export interface WholeMarket {

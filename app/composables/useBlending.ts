@@ -26,7 +26,14 @@ export function useBlending(kind: Ref<BlendKind>) {
   const { today } = storeToRefs(useWorkshop())
   const formulaId = ref('')
   const batches = ref(6)
-  const each = ref(1000)
+  /** g of a batch: its oils, or the coloured oil that it takes. */
+  const oilsOfOne = ref(1000)
+  const colourOfOne = ref(30)
+  const each = computed({
+    get: () => (kind.value === 'coloured' ? colourOfOne.value : oilsOfOne.value),
+    set: (value) =>
+      kind.value === 'coloured' ? (colourOfOne.value = value) : (oilsOfOne.value = value),
+  })
   const spare = ref(0.03)
   /** g of water for a gram of lye. */
   const water = ref(2)
@@ -44,6 +51,7 @@ export function useBlending(kind: Ref<BlendKind>) {
   )
   /** Of the formula, for one batch of so many oils. */
   const perBatch = computed(() => {
+    if (kind.value === 'coloured') return each.value
     if (!result.value?.oils) return 0
     const factor = each.value / result.value.oils
     if (kind.value === 'lye')

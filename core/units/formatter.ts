@@ -21,7 +21,7 @@ export interface Formatter {
   /** The word that goes with a count, the count itself not said: `say.plural(2, 'goes', 'go')`. */
   plural(value: number, one: string, many: string): string
   /** A figure as it is typed: no thousands between its digits. */
-  typed(value: number, most: number): string
+  typed(value: number, most: number, least?: number): string
   /** Items one after the other, as "a, b, c"; joined by a word where it is said: "a, b and c". */
   list(items: readonly string[], joined?: 'and' | 'or'): string
   /** Grams as weighed: the decimals of the workshop's scale, or ounces. */
@@ -127,7 +127,7 @@ export function formatter({
     number: (value, places = 0, most = places) => format(value, places, most),
     count: (value, one, many) => `${format(value, 0, 0)} ${plural(value, one, many)}`,
     plural,
-    typed: (value, most) => format(value, 0, most, false),
+    typed: (value, most, least = 0) => format(value, least, most, false),
     list: (items, joined) => listed(joined ?? 'bare').format(items),
     massFigure,
     massUnit,

@@ -1,11 +1,12 @@
 import {
   marketEventSchema,
+  type MarketDay,
   type MarketEvent,
   type ToldMarketEvent,
   type WholeMarket,
 } from '#contracts/market'
 import type { BatchEvent } from '#contracts/batch'
-import { outsOfMarket } from '#core/stores/market'
+import { marketOf, outsOfMarket } from '#core/stores/market'
 import { addEvents } from './batches'
 import type { Db } from './connection'
 import { markets } from './documents'
@@ -19,6 +20,24 @@ export const marketEventsAfter = (db: Db, marketId: string, seq = 0): ToldMarket
     )
     .all(marketId, seq)
     .map(({ seq: number, payload }) => ({ ...(JSON.parse(payload) as MarketEvent), seq: number }))
+
+/** Every market day, with how it went. */
+export function listMarkets(db: Db): MarketDay[] {
+  const told = new Map<string, MarketEvent[]>()
+  for (const { market, payload } of db
+    .prepare<[], { market: string; payload: string }>(
+      'SELECT market_id AS market, payload FROM market_events ORDER BY seq',
+    )
+    .all()) {
+    const events = told.get(market) ?? []
+    events.push(JSON.parse(payload) as MarketEvent)
+    told.set(market, events)
+  }
+  return markets.list(db).map((stored) => {
+    const { sold, cash, card, stage } = marketOf(told.get(stored.id) ?? [])
+    return { ...stored, sold, taken: cash + card, closed: stage === 'closed' }
+  })
+}
 
 /** A market day with all that happened; null when there is none. */
 export function getMarket(db: Db, id: string): WholeMarket | null {

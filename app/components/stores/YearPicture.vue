@@ -52,7 +52,7 @@ const height = (minor: number) => (minor / mostMoney.value) * 44
         >
       </header>
       <svg
-        :viewBox="`0 0 ${year.length * width + 70} 252`"
+        :viewBox="`0 0 ${year.length * width + 70} 256`"
         class="min-w-[680px]"
         aria-hidden="true"
       >
@@ -121,7 +121,10 @@ const height = (minor: number) => (minor / mostMoney.value) * 44
           </template>
           <path :d="`M0 222H${width}`" stroke="#8a9794" />
           <text x="30" y="240" font-size="11.5" text-anchor="middle" fill="currentColor">
-            {{ monthText(`${month.month}-15`, nth === 0 ? today : `${month.month}-15`) }}
+            {{ monthText(`${month.month}-15`, `${month.month}-15`) }}
+            <tspan v-if="nth === 0 || month.month.endsWith('-01')" x="30" dy="12">
+              {{ month.month.slice(0, 4) }}
+            </tspan>
           </text>
         </g>
       </svg>

@@ -4,6 +4,8 @@ defineProps<{ label: string }>()
 const model = defineModel<number | null>({ required: true })
 const { settings } = storeToRefs(useWorkshop())
 const unit = computed(() => minorUnits(settings.value.currency))
+/** None of a currency without a smaller coin. */
+const places = computed(() => Math.round(Math.log10(unit.value)))
 const whole = computed({
   get: () => (model.value === null ? null : model.value / unit.value),
   set: (value) => (model.value = value === null ? null : Math.round(value * unit.value)),
@@ -11,5 +13,12 @@ const whole = computed({
 </script>
 
 <template>
-  <NumberField v-model="whole" :label="label" :unit="settings.currency" :decimals="2" :min="0" />
+  <NumberField
+    v-model="whole"
+    :label="label"
+    :unit="settings.currency"
+    :decimals="places"
+    :least="places"
+    :min="0"
+  />
 </template>

@@ -14,6 +14,8 @@ const props = withDefaults(
     kind?: 'percent' | 'mass' | 'ratio' | 'plain'
     unit?: string
     decimals?: number
+    /** Decimals that are always shown: of money. */
+    least?: number
     step?: number
     min?: number
     max?: number
@@ -24,6 +26,7 @@ const props = withDefaults(
     kind: 'plain',
     unit: undefined,
     decimals: undefined,
+    least: 0,
     step: undefined,
     min: undefined,
     max: undefined,
@@ -49,7 +52,7 @@ const places = computed(
 )
 
 const shown = (value: number | null) =>
-  value === null ? '' : workshop.say.typed(value / factor.value, places.value)
+  value === null ? '' : workshop.say.typed(value / factor.value, places.value, props.least)
 
 /** NaN when what is typed is no number. */
 function read(typed: string): number {

@@ -66,10 +66,10 @@ useShortcuts({
     >
     <NuxtLink
       to="/"
-      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white sm:mr-7"
+      class="mr-2 flex items-center gap-2.5 text-[17px] font-bold text-white lg:mr-7"
     >
       <span class="chamfer h-4 w-[26px] bg-chalk" style="--cut: 4px" />
-      <span class="max-sm:sr-only">Mantle</span>
+      <span class="max-lg:sr-only">Mantle</span>
     </NuxtLink>
     <span class="self-center text-[18px] font-bold text-white sm:hidden" aria-hidden="true">{{
       stations.find(({ path }) => here(path))?.name ?? 'Mantle'
@@ -83,14 +83,14 @@ useShortcuts({
         :key="station.path"
         :to="station.path"
         :aria-current="here(station.path) ? 'page' : undefined"
-        class="relative flex items-center font-medium max-sm:min-h-16 max-sm:flex-1 max-sm:flex-col max-sm:justify-center max-sm:gap-1 max-sm:text-[13px] sm:px-4"
+        class="relative flex items-center font-medium max-sm:min-h-16 max-sm:flex-1 max-sm:flex-col max-sm:justify-center max-sm:gap-1 max-sm:text-[13px] sm:px-2 md:px-2.5 lg:px-4"
         :class="here(station.path) ? 'text-white' : 'text-[#b9c5c3] hover:text-white'"
       >
         <component :is="station.icon" :size="24" class="sm:hidden" aria-hidden="true" />
         {{ station.name }}
         <b
           v-if="count[station.name]"
-          class="rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk max-sm:absolute max-sm:top-1.5 max-sm:left-1/2 max-sm:ml-2 max-sm:bg-chalk max-sm:text-[#182022] sm:ml-1.5"
+          class="rounded-lg bg-[#3b484a] px-1.5 font-mono text-[11px] font-semibold text-chalk max-sm:absolute max-sm:top-1.5 max-sm:left-1/2 max-sm:ml-2 max-sm:bg-chalk max-sm:text-[#182022] sm:ml-1 lg:ml-1.5"
           >{{ count[station.name] }}<span class="sr-only"> {{ counted[station.name] }}</span></b
         >
         <i
@@ -112,7 +112,7 @@ useShortcuts({
       class="self-center px-2 text-sm font-semibold text-[#f3c24b]"
       >Mantle is away: as of {{ workshop.timeOf(keptSince) }}</span
     >
-    <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] sm:gap-4">
+    <div class="flex shrink-0 items-center gap-2 text-[#b9c5c3] lg:gap-4">
       <NuxtLink
         to="/workshop"
         :aria-current="here('/workshop') ? 'page' : undefined"
@@ -121,7 +121,7 @@ useShortcuts({
       >
         <Settings2 :size="16" aria-hidden="true" />
         <span class="sr-only">Workshop settings, now</span>
-        <span class="max-[430px]:sr-only">{{
+        <span class="max-[430px]:sr-only sm:max-lg:sr-only">{{
           `${workshop.say.massUnit} · °${workshop.say.degrees}`
         }}</span>
         <i
@@ -134,9 +134,9 @@ useShortcuts({
         class="flex items-center justify-center gap-3 rounded-sm px-1.5 py-1 hover:text-white focus-visible:outline-chalk max-sm:min-h-11 max-sm:min-w-11"
         @click="find"
       >
-        <Search :size="24" class="sm:hidden" aria-hidden="true" />
-        <span class="max-md:sr-only">Find or do</span>
-        <kbd class="border-[#6d7b7c] max-sm:hidden">/</kbd>
+        <Search :size="24" class="lg:hidden" aria-hidden="true" />
+        <span class="max-lg:sr-only">Find or do</span>
+        <kbd class="border-[#6d7b7c] max-lg:hidden">/</kbd>
       </button>
     </div>
   </header>

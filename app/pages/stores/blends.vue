@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { BlendKind } from '#contracts/storeWords'
 import { blendKinds } from '#contracts/storeWords'
-import { judged, solutionDensity, strengthOf } from '#core/stores/solution'
-import { openJugPeak } from '#core/heat/dissolving'
+import { openJugPeak, type LyeJug } from '#core/heat/dissolving'
+import { courseOfGoes } from '#core/heat/goes'
 import { usualSetup } from '#contracts/benchWords'
-import { sumOf } from '#core/statistics/sum'
+import { blendSteps, blendVessel } from '~/utils/blendSteps'
 import { blendNames } from '~/utils/storeWords'
 
 /** Stocks made up ahead: fats blended, lye dissolved, a colour in oil, each for many batches, with its steps and its label. */
@@ -45,147 +45,34 @@ const there = computed(() =>
   rows.value.filter(({ lot }) => lot.document.parts.length > 0 && lot.stock > 0),
 )
 const strata = computed(() => parts.value.map(({ colour, share }) => ({ colour, share })))
-const notches = computed(() => {
-  const all = Math.max(1, batches.value)
-  const step = all > 12 ? 6 : all > 6 ? 3 : 1
-  return Array.from({ length: all + 1 }, (_, nth) => nth).map((nth) => ({
-    nth,
-    y: 204 - (nth / all / (1 + spare.value) + spare.value / (1 + spare.value)) * 150,
-    says:
-      nth % step === 0
-        ? nth === 0
-          ? 'only the spare'
-          : say.value.count(nth, 'pour', 'pours')
-        : '',
-  }))
-})
 const serves = computed(() =>
   ahead.value.planned.filter((batch) => batch.formulaId === formulaId.value),
 )
-/* Lye: how hot its jug gets, in one go with the water as warm as the room; with half of it ice. */
-const peak = computed(() => {
+const roomC = computed(() => settings.value.bench.roomC ?? usualSetup.roomC)
+/* Lye: how hot its vessel gets, with half of the water as ice in five goes, and in one with the water as warm as the room. */
+const heat = computed(() => {
   const lye = parts.value.find(({ thing }) => thing === 'naoh')
   const wet = parts.value.find(({ thing }) => thing === 'water')
-  if (!lye || !wet) return null
-  const roomC = settings.value.bench.roomC ?? usualSetup.roomC
-  const at = (iceShare: number) => {
-    const { low, high } = openJugPeak({
-      naoh: lye.grams,
-      koh: 0,
-      readyNaoh: 0,
-      readyWater: 0,
-      water: wet.grams,
-      ice: wet.grams * iceShare,
-      other: 0,
-      roomC,
-      iceC: -10,
-      jugHeat: 0,
-    })
-    return (low + high) / 2
-  }
-  return { plain: at(0), iced: at(0.5) }
+  if (!lye || !wet || !(lye.grams > 0)) return null
+  const jug = (iceShare: number): LyeJug => ({
+    naoh: lye.grams,
+    koh: 0,
+    readyNaoh: 0,
+    readyWater: 0,
+    water: wet.grams * (1 - iceShare),
+    ice: wet.grams * iceShare,
+    other: 0,
+    roomC: roomC.value,
+    iceC: -10,
+    jugHeat: 0,
+  })
+  const { low, high } = openJugPeak(jug(0))
+  return { plain: (low + high) / 2, course: courseOfGoes(jug(0.5)) }
 })
 const check = ref({ millilitres: 100, grams: null as number | null, celsius: 20, cylinder: true })
-const weighed = computed(() =>
-  check.value.grams ? strengthOf({ ...check.value, grams: check.value.grams }) : null,
+const steps = computed(() =>
+  blendSteps(kind.value, parts.value, grams.value, materials.library, say.value),
 )
-const verdict = computed(() =>
-  weighed.value && strength.value !== null ? judged(weighed.value, strength.value) : null,
-)
-const wantedGrams = computed(() =>
-  strength.value === null ? null : check.value.millilitres * solutionDensity(strength.value),
-)
-interface StepLine {
-  says: string
-  how: string
-  grams?: number
-  caustic?: boolean
-}
-const steps = computed((): StepLine[] => {
-  const hard = parts.value.filter(
-    ({ thing }) => materials.library.fats.get(thing)?.stateAt20 !== 'liquid',
-  )
-  const liquid = parts.value.filter((part) => !hard.includes(part))
-  const names = (list: typeof parts.value) =>
-    say.value.list(
-      list.map((part) => part.name.split(',')[0]!),
-      'and',
-    )
-  if (kind.value === 'lye')
-    return [
-      {
-        says: 'Goggles, gloves, a window open, nobody else in the room',
-        how: 'a steel, PP or HDPE vessel with room for half as much again',
-      },
-      {
-        says: 'Water into the vessel, half of it as ice',
-        how: 'half as ice keeps it from boiling and fuming',
-        grams: sumOf(
-          parts.value.filter(({ thing }) => thing === 'water'),
-          (part) => part.grams,
-        ),
-      },
-      {
-        says: 'Lye into it, in five goes, never water onto lye',
-        how: `about ${say.value.mass(
-          sumOf(
-            parts.value.filter(({ thing }) => thing === 'naoh'),
-            (part) => part.grams,
-          ) / 5,
-        )} each; the next when it is clear`,
-        grams: sumOf(
-          parts.value.filter(({ thing }) => thing === 'naoh'),
-          (part) => part.grams,
-        ),
-        caustic: true,
-      },
-      { says: 'Stir clear, lid it, let it cool to the room', how: 'out of reach, signed' },
-      {
-        says: 'Into its can through a sieve',
-        how: 'HDPE with a tight lid, never a bottle for drinks',
-        grams: grams.value,
-        caustic: true,
-      },
-      {
-        says: 'Weigh 100 ml of it',
-        how: 'a cylinder on the scale, tare, fill to the ring, at 20 °C',
-      },
-      { says: 'Label on, behind the lock', how: 'before it leaves the bench' },
-    ]
-  if (kind.value === 'coloured')
-    return [
-      { says: `${names(parts.value)}, into one cup`, how: 'weigh each', grams: grams.value },
-      { says: 'Rub it smooth', how: 'a small blender or a spoon, until no speck is left' },
-      { says: 'Into a jar, label on', how: 'shake before every use' },
-    ]
-  return [
-    ...(hard.length
-      ? [
-          {
-            says: `${names(hard)}, melted until just clear`,
-            how: 'in a steel pot, low heat',
-            grams: sumOf(hard, (part) => part.grams),
-          },
-        ]
-      : []),
-    ...(liquid.length
-      ? [
-          {
-            says: `${names(liquid)} into ${hard.length ? 'it' : 'the pot'}`,
-            how: hard.length ? 'the liquid oils cool it' : 'one after the other',
-            grams: sumOf(liquid, (part) => part.grams),
-          },
-        ]
-      : []),
-    { says: 'Stir five minutes, from the bottom up', how: 'no streak left on the side of the pot' },
-    {
-      says: 'Into the bucket, lid on when it is lukewarm',
-      how: 'weigh it with its bucket',
-      grams: grams.value,
-    },
-    { says: 'Both labels on', how: 'one for the bucket, one for the lid' },
-  ]
-})
 const skipped = computed(() => kind.value === 'lye' && !check.value.grams)
 const id = ref(newId())
 const busy = ref(false)
@@ -200,7 +87,7 @@ async function keep() {
     const { millilitres, grams: shown, celsius, cylinder } = check.value
     const kept = await made.keep(id.value, {
       vessel: {
-        form: kind.value === 'lye' ? 'can' : kind.value === 'oils' ? 'bucket' : 'jar',
+        form: blendVessel[kind.value],
         name: vessel.value,
         tare: tare.value,
       },
@@ -270,7 +157,11 @@ const saysText = computed(() =>
       <AppButton to="/stores">To the stores</AppButton>
       <AppButton @click="printIt">Print steps and label</AppButton>
       <AppButton kind="main" :disabled="busy || !!short.length || !drawn.length" @click="keep">{{
-        short.length ? `${short[0]!.name.split(',')[0]} does not reach` : 'Keep it as made up'
+        short.length
+          ? `${short[0]!.name.split(',')[0]} does not reach`
+          : parts.length
+            ? 'Keep it as made up'
+            : 'Which colour, in which oil?'
       }}</AppButton>
     </div>
     <p v-if="problem" role="alert" class="mb-3 font-semibold text-stop">{{ problem }}</p>
@@ -287,9 +178,8 @@ const saysText = computed(() =>
         parts of
         <select v-model="oilThing" class="field !w-auto font-bold" aria-label="Which oil">
           <option value="">which oil?</option>
-          <option v-for="one in oils" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-        , in all
+          <option v-for="one in oils" :key="one.id" :value="one.id">{{ one.name }}</option></select
+        >,
         <NumberField
           v-model="each"
           kind="mass"
@@ -340,7 +230,7 @@ const saysText = computed(() =>
         v-model="vessel"
         class="field !w-32"
         maxlength="40"
-        :placeholder="kind === 'lye' ? 'can 2' : 'bucket'"
+        :placeholder="kind === 'lye' ? 'can 2' : blendVessel[kind]"
         aria-label="Into which vessel"
       />
       <NumberField v-model="tare" kind="mass" label="The vessel, empty" class="w-28" :min="0" />
@@ -353,81 +243,18 @@ const saysText = computed(() =>
           {{ say.count(batches, 'pour', 'pours') }} in one vessel
           <span class="font-normal text-ink-2">a notch is a batch</span>
         </h2>
-        <svg viewBox="0 0 320 230" class="mt-1 w-full" aria-hidden="true">
-          <g transform="translate(20 0)">
-            <g v-if="kind === 'oils'">
-              <template v-for="(one, nth) in parts" :key="one.thing">
-                <rect
-                  x="14"
-                  :y="
-                    204 - parts.slice(0, nth + 1).reduce((all, part) => all + part.share, 0) * 150
-                  "
-                  width="150"
-                  :height="one.share * 150"
-                  :fill="one.colour"
-                />
-                <text
-                  v-if="one.share > 0.09"
-                  x="78"
-                  :y="
-                    208 -
-                    (parts.slice(0, nth).reduce((all, part) => all + part.share, 0) +
-                      one.share / 2) *
-                      150
-                  "
-                  text-anchor="middle"
-                  font-size="12"
-                  font-weight="700"
-                  fill="#182022"
-                  stroke="#fff"
-                  stroke-width="2.5"
-                  paint-order="stroke"
-                >
-                  {{ one.name.split(',')[0] }} {{ say.amount(one.grams) }}
-                </text>
-              </template>
-            </g>
-            <rect
-              v-else
-              x="14"
-              y="54"
-              width="150"
-              height="150"
-              :fill="kind === 'lye' ? '#e07a63' : (parts[1]?.colour ?? '#ccc')"
-            />
-            <path d="M6 20 H172 L164 206 H14 Z" fill="none" stroke="#20292b" stroke-width="3" />
-            <path d="M0 14 H178 V24 H0 Z" fill="#fff" stroke="#20292b" stroke-width="2" />
-            <rect x="0" y="206" width="300" height="8" fill="#7d8784" />
-            <g v-for="notch in notches" :key="notch.nth">
-              <path
-                :d="`M${notch.says ? 146 : 154} ${notch.y} H166`"
-                stroke="#20292b"
-                stroke-width="1.5"
-              />
-              <text
-                v-if="notch.says"
-                x="176"
-                :y="notch.y + 4"
-                font-size="12"
-                fill="currentColor"
-                font-weight="600"
-              >
-                {{ notch.says }}
-              </text>
-            </g>
-          </g>
-        </svg>
+        <BlendPicture :kind="kind" :parts="parts" :batches="batches" :spare="spare" />
         <p v-if="sap" class="mt-1">
           Saponifies at <b class="figure">{{ say.number(sap, 1) }}</b>, by the papers of its lots.
         </p>
         <p v-if="strength !== null" class="mt-1">
           <b class="figure">{{ say.percent(strength, 1) }}</b> strong by weight.
-          <template v-if="peak">
-            Its vessel gets to about {{ say.temperature(peak.plain) }}, with half of the water as
-            ice about {{ say.temperature(peak.iced) }}.
-            <b v-if="peak.plain > 80" class="text-stop"
-              >A can softens at 80 °C: dissolve it in steel.</b
-            >
+          <template v-if="heat">
+            In one go with water as warm as the room it gets to about
+            {{ say.temperature(heat.plain)
+            }}<b v-if="heat.plain > 80" class="text-stop"
+              >: no can bears that. Dissolve it in steel, with ice</b
+            >.
           </template>
         </p>
         <p v-if="expiry" class="mt-1 text-ink-2">
@@ -439,6 +266,7 @@ const saysText = computed(() =>
       </section>
       <section class="sheet" aria-labelledby="steps">
         <h2 id="steps" class="px-4 pt-3 text-[14px] font-bold text-ink">Made the safe way</h2>
+        <GoesChart v-if="heat" :course="heat.course" :room-c="roomC" class="px-4 pt-2 no-print" />
         <ul class="flex flex-wrap items-end gap-4 px-4 pt-2 no-print">
           <li v-for="one in drawn" :key="one.lot.id" class="flex flex-col">
             <StockVessel
@@ -480,47 +308,8 @@ const saysText = computed(() =>
         </ol>
       </section>
       <div class="grid gap-4">
-        <section
-          v-if="kind === 'lye'"
-          class="sheet grid gap-3 px-4 py-3 no-print"
-          aria-labelledby="strong"
-        >
-          <h2 id="strong" class="text-[14px] font-bold text-ink">Is it as strong as it says?</h2>
-          <div class="grid grid-cols-3 gap-3">
-            <FieldRow says="Volume"
-              ><NumberField v-model="check.millilitres" label="Volume" unit="ml" :min="10"
-            /></FieldRow>
-            <FieldRow says="weighs"
-              ><NumberField v-model="check.grams" label="weighs" unit="g" :decimals="1" :min="1"
-            /></FieldRow>
-            <FieldRow says="at"><TemperatureField v-model="check.celsius" label="at" /></FieldRow>
-          </div>
-          <label class="flex items-center gap-2"
-            ><input v-model="check.cylinder" type="checkbox" /> in a 100 ml cylinder, read to 0.5
-            ml</label
-          >
-          <p v-if="wantedGrams && !weighed" class="text-ink-2">
-            {{ say.number(check.millilitres) }} ml of it should weigh
-            {{ say.number(wantedGrams, 1) }} g.
-          </p>
-          <p v-if="weighed" role="status">
-            <b class="text-[22px]">{{ say.percent(weighed.strength, 1) }}</b> ±
-            {{ say.number(weighed.within * 100, 0, 1) }} by volume.
-            <b v-if="verdict === 'agrees'" class="block text-ok"
-              >✓ Agrees with {{ say.percent(strength!, 1) }} by weight.</b
-            >
-            <b v-else-if="verdict === 'weaker'" class="block text-stop"
-              >Weaker than it was weighed: the lye may be old. Make less of it than the plan says
-              never; weigh a fresh lye and compare.</b
-            >
-            <b v-else class="block text-warn"
-              >Heavier than it can be by its lye: carbonate and dirt weigh too. It is kept as
-              {{ say.percent(strength!, 1) }}, never stronger.</b
-            >
-          </p>
-          <p v-if="skipped" class="text-ink-2">Not checked: the lot will say so.</p>
-        </section>
-        <section v-else class="sheet px-4 py-3 no-print" aria-labelledby="before">
+        <StrengthCheck v-if="kind === 'lye' && strength" v-model="check" :strength="strength" />
+        <section v-if="kind !== 'lye'" class="sheet px-4 py-3 no-print" aria-labelledby="before">
           <h2 id="before" class="text-[14px] font-bold text-ink">
             Each time before you draw from it
           </h2>

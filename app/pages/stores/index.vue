@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { LotRow } from '~/composables/useStores'
 import type { ToBuy } from '~/composables/useShopping'
+import { isCounted } from '#core/stores/things'
 import { daysBetween } from '#core/units/days'
 
 /** What there is: every vessel on its plank, what runs out, what to buy, and one lot at a time in full. */
@@ -92,7 +93,43 @@ const field = ref<HTMLInputElement>()
 const receive = () =>
   router.push({ path: '/stores/receive', query: line.value ? { line: line.value } : {} })
 const count = () => router.push('/stores/count')
-useShortcuts({ r: () => field.value?.focus(), c: () => void count() })
+const trace = () => row.value && router.push(`/stores/lots/${row.value.lot.id}/trace`)
+useShortcuts({ r: () => field.value?.focus(), c: () => void count(), t: () => void trace() })
+/** All that is there as a table, as it is received too. */
+const asTable = () =>
+  downloadCsv(
+    `stores-${today.value}.csv`,
+    [
+      'material',
+      'lot',
+      'supplier',
+      'place',
+      'came',
+      'best before',
+      'in it',
+      'unit',
+      'came with',
+      'price',
+      'held',
+    ],
+    rows.value.map(({ lot, thing, supplier }) => {
+      const { code, place, cameOn, bestBefore, amount: all, price, held } = lot.document
+      return {
+        material: thing.name,
+        lot: code,
+        supplier,
+        place,
+        came: cameOn,
+        'best before': bestBefore ?? '',
+        'in it': say.value.typed(lot.stock, 1),
+        unit: isCounted(thing.id) ? 'pieces' : 'g',
+        'came with': say.value.typed(all, 1),
+        price:
+          price === null ? '' : say.value.typed(price / minorUnits(settings.value.currency), 2),
+        held: held?.note ?? '',
+      }
+    }),
+  )
 const taking = ref(false)
 const editing = ref(false)
 const holding = ref(false)
@@ -140,6 +177,13 @@ const holding = ref(false)
           <NuxtLink to="/stores/markets" class="link">Market days</NuxtLink>
           <NuxtLink to="/stores/year" class="link">Cost and the year</NuxtLink>
           <NuxtLink to="/stores/used-up" class="link">Used up</NuxtLink>
+          <button type="button" class="link" @click="asTable">As a table</button>
+          <span class="flex items-center gap-1.5 text-ink-2 max-sm:hidden"
+            ><i
+              class="size-3.5 border border-line-3 bg-[repeating-linear-gradient(45deg,#e2c985_0_3px,#fff_3px_5px)]"
+            />
+            reserved for what is planned</span
+          >
           <input
             v-model="find"
             type="search"

@@ -100,7 +100,7 @@ async function asTable() {
     })),
   )
   await downloadCsv(
-    `shopping ${today.value}`,
+    `shopping-${today.value}.csv`,
     ['supplier', 'material', 'packs', 'grams', 'price', 'runs out from'],
     rows,
   )
@@ -162,7 +162,7 @@ async function asTable() {
         <li
           v-for="one in group.own"
           :key="one.row.thing.id"
-          class="grid items-center gap-x-4 border-t border-line px-4 py-2 sm:grid-cols-[110px_minmax(0,1fr)_minmax(0,1fr)_90px_24px]"
+          class="grid grid-cols-[minmax(0,1fr)_auto_32px] items-center gap-x-4 border-t border-line px-4 py-2 sm:grid-cols-[110px_minmax(0,1fr)_minmax(0,1fr)_90px_24px]"
         >
           <span class="flex items-end gap-1 max-sm:hidden">
             <template v-for="{ count, pack } in chosen(one)" :key="pack.grams">
@@ -186,7 +186,7 @@ async function asTable() {
               {{ each(pack.thing, pack.grams, pack.price) }}</span
             >
           </span>
-          <span class="text-[13.5px]">
+          <span class="text-[13.5px] max-sm:order-last max-sm:col-span-3">
             {{ amount(one.row.thing.id, one.need) }} wanted<template v-if="one.by"
               >, runs out from {{ dayText(one.by, { today }) }}</template
             >

@@ -6,7 +6,8 @@ import { useDebounceFn } from '@vueuse/core'
 /** Lots of which nothing is left: they stay, so that they can be traced. */
 useHead({ title: 'Used up · Mantle' })
 const materials = useMaterials()
-const { today, say } = storeToRefs(useWorkshop())
+const { today } = storeToRefs(useWorkshop())
+const { amount } = useStores()
 const list = shallowRef<StoredLot[]>([])
 const find = ref('')
 const more = ref(false)
@@ -56,8 +57,10 @@ watch(
           <b class="min-w-0 flex-1 truncate"
             >{{ thingIn(materials.library, lot.document.thing).name }} {{ lot.document.code }}</b
           >
-          <span class="figure text-ink-2">{{ say.number(lot.document.amount) }}</span>
-          <span class="w-28 text-right text-ink-2"
+          <span class="figure text-ink-2">{{
+            amount(lot.document.thing, lot.document.amount)
+          }}</span>
+          <span class="w-40 text-right whitespace-nowrap text-ink-2"
             >came {{ dayText(lot.document.cameOn, { today }) }}</span
           >
         </NuxtLink>

@@ -200,7 +200,7 @@ function addOutlet() {
                   })
               "
             />
-            <span class="text-[13px] text-ink-2">{{
+            <span class="text-[13px] text-ink-2 max-sm:order-last max-sm:w-full">{{
               say.list(
                 [
                   one.fee ? `fee ${say.percent(one.fee, 1)}` : '',

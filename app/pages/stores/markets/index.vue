@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import type { Stored } from '#contracts/document'
-import type { Market } from '#contracts/market'
+import type { MarketDay } from '#contracts/market'
 
 /** Days on which bars are sold away from home. */
 useHead({ title: 'Market days · Mantle' })
-const { today, settings } = storeToRefs(useWorkshop())
+const { today, settings, say } = storeToRefs(useWorkshop())
 const router = useRouter()
-const list = shallowRef<Stored<Market>[]>([])
+const list = shallowRef<MarketDay[]>([])
 const problem = ref('')
 const loaded = ref(false)
 onMounted(async () => {
   try {
-    list.value = await api.get<Stored<Market>[]>('/api/markets')
+    list.value = await api.get<MarketDay[]>('/api/markets')
     loaded.value = true
   } catch (error) {
     problem.value = sentenceOf(error)
@@ -58,12 +57,21 @@ async function add() {
           :to="`/stores/markets/${one.id}`"
           class="flex min-h-14 items-center gap-4 px-4 hover:bg-band"
         >
-          <b class="flex-1 text-[16px]">{{ one.document.name }}</b>
+          <span class="min-w-0 flex-1"
+            ><b class="block text-[16px]">{{ one.document.name }}</b
+            ><span v-if="one.sold" class="figure text-[13px] text-ink-2"
+              >{{ say.count(one.sold, 'bar', 'bars') }} sold,
+              {{ moneyText(one.taken, settings.currency) }}</span
+            ></span
+          >
           <span>{{ dayText(one.document.day, { weekday: true, today }) }}</span>
           <span
-            v-if="one.document.day >= today"
+            v-if="!one.closed && one.document.day >= today"
             class="bg-warn px-1.5 text-[12px] font-bold text-white"
             >to come</span
+          >
+          <span v-else-if="!one.closed" class="bg-warn px-1.5 text-[12px] font-bold text-white"
+            >not counted home</span
           >
         </NuxtLink>
       </li>
