@@ -78,11 +78,15 @@ export function createBench(subject: BenchSubject) {
   const minutes = computed(() => (clock.now.value - Date.parse(run.startedAt)) / 60_000)
 
   /** What one press tells has one instant and is taken back together; the next press has a later one, though the clock ticks slowly. */
-  const press = { since: 0, at: 0 }
+  const press = { since: 0, at: 0, open: false }
   function instant(): string {
     const since = performance.now()
-    if (since - press.since > onePress) press.at = Math.max(clock.now.value, press.at + 1)
+    if (!press.open && since - press.since > onePress)
+      press.at = Math.max(clock.now.value, press.at + 1)
     press.since = since
+    // However long a slow tablet works on what was told first: until it has done with the press, it is one.
+    press.open = true
+    queueMicrotask(() => (press.open = false))
     return new Date(press.at).toISOString()
   }
   function tell<Event extends NewRunEvent>(event: Event): string {

@@ -8,7 +8,8 @@ export interface VesselShape {
   lid: { d: string; fill: string; stroke?: string; width?: number }[]
 }
 
-const dark = '#20292b'
+/** The ink of the page: a vessel stands before a dark shed too. */
+const dark = 'currentColor'
 const lidded = '#7d8784'
 const box = (x: number, y: number, w: number, h: number) => `M${x} ${y}h${w}v${h}h${-w}Z`
 

@@ -1,7 +1,9 @@
+import { v7 as newId } from 'uuid'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import type { Batch } from '../../contracts/batch'
 import type { StoredLot } from '../../contracts/store'
+import { blankFormula } from '../../core/formula/blank'
 import { library } from '../../core/materials/library'
 import { fixedNow } from '../support/server'
 import { quiet, space } from '../support/quiet'
@@ -313,4 +315,123 @@ test.describe('an empty workshop', () => {
     await expect(page.getByRole('button', { name: /^Olive oil OL1, 2.0 kg/ })).toBeVisible()
     expect((await lotOf(server.url, 'OL1')).stock).toBe(2000)
   })
+})
+
+test('a blend is stirred before it is weighed, out of two jars of it', async ({ page, server }) => {
+  test.slow()
+  const put = (path: string, body: object) => send(`${server.url}/api/${path}`, 'PUT', body)
+  const parts = [
+    { thing: 'olive', share: 0.6 },
+    { thing: 'tallow', share: 0.4 },
+  ]
+  const blend = { name: 'Quay blend', kind: 'oils', parts, colour: '#c9a64b', note: '' }
+  await put('blends/blend-quay', { revision: 0, document: blend })
+  const jar = { thing: 'blend-quay', cameOn: '2026-11-01', openedOn: '2026-11-01' }
+  await send(`${server.url}/api/lots`, 'POST', {
+    lots: [
+      { id: newId(), document: { ...jar, code: 'QB1', amount: 300, bestBefore: '2026-12-01' } },
+      { id: newId(), document: { ...jar, code: 'QB2', amount: 2000, bestBefore: '2027-12-01' } },
+    ],
+  })
+  const formula = newId()
+  await put(`formulas/${formula}`, {
+    revision: 0,
+    document: {
+      ...blankFormula('Quay Bar'),
+      fats: [{ id: 'blend-quay', share: 1, moment: 'pot', inLye: true }],
+      size: { by: 'oils', grams: 500 },
+    },
+  })
+  const batch = newId()
+  const made = await send<Batch>(`${server.url}/api/batches`, 'POST', {
+    id: batch,
+    formulaId: formula,
+    revision: 1,
+    bars: 8,
+    cure: { rule: 'most', days: 42 },
+  })
+  expect(made.status).toBeLessThan(300)
+  await page.goto(`/bench/${batch}`)
+  await page.getByRole('button', { name: 'Start at the bench' }).press('Enter')
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toHaveText(/Clear the room/)
+  for (let step = 0; step < 14 && !/blend/i.test(await heading.innerText()); step++)
+    await page.keyboard.press('ArrowRight')
+  await expect(heading).toHaveText('Weigh the quay blend into the pan')
+  // Nothing is taken before it is stirred.
+  await page.keyboard.type('200')
+  await page.keyboard.press('s')
+  await expect(page.getByRole('button', { name: /Warm it whole and stir first/ })).toBeVisible()
+  await page.keyboard.press('w')
+  await expect(page.getByText('Out of QB2')).toBeVisible()
+  await page.keyboard.press('g')
+  await expect(page.getByText('Out of QB1')).toBeVisible()
+  await page.keyboard.press('s')
+  await expect(page.getByText('300.0 g to go')).toBeVisible()
+  await page.keyboard.press('g')
+  await expect(page.getByText('Out of QB2')).toBeVisible()
+  await page.keyboard.type('300')
+  await page.keyboard.press('Space')
+  const left = async () =>
+    Promise.all(['QB1', 'QB2'].map(async (code) => (await lotOf(server.url, code)).stock))
+  await expect.poll(left).toEqual([100, 1700])
+  // What is taken back at the bench is in its jar again.
+  await page.keyboard.press('z')
+  await expect.poll(left).toEqual([100, 2000])
+})
+
+test('a lye solution is made up, checked by weighing a volume, and its strength is that of its lot', async ({
+  page,
+  server,
+}) => {
+  const before = await lotOf(server.url, 'N7')
+  await page.goto('/stores/blends')
+  await page.getByRole('button', { name: 'Lye solution' }).click()
+  await expect(page.getByText('100 ml of it should weigh 136.2 g.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /A can softens at 80 °C/ })).toBeVisible()
+  await page.getByLabel('weighs', { exact: true }).fill('130')
+  await expect(page.getByText(/Weigh no more of it to make up for that/)).toBeVisible()
+  await page.getByLabel('weighs', { exact: true }).fill('135.4')
+  await expect(page.getByText('✓ Agrees with 33.3 % by weight.')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep it as made up' }).click()
+  await expect(page.getByText('LS4 is made up. Its label next.')).toBeVisible()
+  const made = await lotOf(server.url, 'LS4')
+  expect(made.document).toMatchObject({
+    thing: 'lye-solution',
+    vessel: { form: 'can' },
+    checked: { millilitres: 100, grams: 135.4, celsius: 20, cylinder: true },
+  })
+  // One part of lye in three came out of its lot.
+  expect(before.stock - (await lotOf(server.url, 'N7')).stock).toBeCloseTo(made.stock / 3, 1)
+  await page.goto('/stores/blends')
+  await page.getByRole('button', { name: 'Coloured oil' }).click()
+  await expect(page.getByRole('button', { name: 'Which colour, in which oil?' })).toBeDisabled()
+  await page.getByLabel('Which colour').selectOption({ label: 'Rose clay' })
+  await page.getByLabel('Which oil').selectOption({ label: 'Olive oil' })
+  await page.getByRole('button', { name: 'Keep it as made up' }).click()
+  await expect(page.getByText('RCI1 is made up. Its label next.')).toBeVisible()
+  // 30 g for each of six batches and 3 % to spare, a third of it clay.
+  expect((await lotOf(server.url, 'RCI1')).stock).toBe(185)
+})
+
+test('a batch that stands on paper is drawn from the lots that it names, and has their superfat', async ({
+  page,
+  server,
+}) => {
+  const plan = await batchOf(server.url, 36)
+  const cans = (await lotsOf(server.url)).filter(({ document }) => document.thing === 'water')
+  const [first, other] = cans.sort((a, b) => a.stock - b.stock)
+  await page.goto(`/bench/${plan.id}/paper`)
+  // Coconut of 261 takes more lye than the sheet was printed with.
+  await expect(
+    page.getByText(/superfat, if what is blank were as planned; planned 6.03 %/),
+  ).toBeVisible()
+  await expect(page.getByText('6.38 %', { exact: true })).toBeVisible()
+  await page.getByLabel('Lot of Water').selectOption({ label: first!.document.code })
+  await page.getByRole('button', { name: /^Keep as made/ }).click()
+  await expect(page).toHaveURL(new RegExp(`/bench/${plan.id}$`))
+  const after = async ({ id }: StoredLot) =>
+    (await send<StoredLot>(`${server.url}/api/lots/${id}`, 'GET')).body.stock
+  await expect.poll(() => after(first!)).toBeCloseTo(first!.stock - 643.6, 1)
+  expect(await after(other!)).toBe(other!.stock)
 })

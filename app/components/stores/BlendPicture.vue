@@ -59,7 +59,7 @@ const notches = computed(() => {
         :fill="layer.colour"
       />
     </g>
-    <path :d="shape.outline" fill="none" stroke="#20292b" stroke-width="3" />
+    <path :d="shape.outline" fill="none" stroke="currentColor" stroke-width="3" />
     <path
       v-for="(part, nth) in shape.lid"
       :key="nth"

@@ -85,11 +85,17 @@ const perBar = (minor: number) => (bars > 0 ? money(minor / bars) : '–')
 /** Names beside the first bar, where there is room for a line. */
 const named = computed(() => {
   let last = Infinity
-  return blocks.value.flatMap(({ line, weight: { y, h } }) => {
-    const at = Math.min(y + h / 2 + 4, last - 14)
+  const risen = blocks.value.flatMap(({ line, weight: { y, h } }) => {
     if (h < 3) return []
-    last = at
-    return [{ line, y: at }]
+    last = Math.min(y + h / 2 + 4, last - 14)
+    return [{ line, y: last }]
+  })
+  // What rose out of the picture comes down again, and pushes what is below it.
+  let least = 12
+  return risen.reverse().map(({ line, y }) => {
+    const at = Math.max(y, least)
+    least = at + 14
+    return { line, y: at }
   })
 })
 /** As it is printed: whole units that sum to the total. */
@@ -149,7 +155,7 @@ const amountText = (line: { kind: string; amount: number }) => {
           :key="x"
           :d="`M${x} ${top + 10} L${x + 10} ${top} H${x + 82} L${x + 92} ${top + 10} V${top + tall - 10} L${x + 82} ${top + tall} H${x + 10} L${x} ${top + tall - 10} Z`"
           fill="none"
-          stroke="#20292b"
+          stroke="currentColor"
           stroke-width="2"
         />
         <g font-size="12.5" fill="currentColor">

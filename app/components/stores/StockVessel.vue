@@ -47,7 +47,7 @@ const stripes = computed(() => Math.min(h - level.value, inside.value * reserved
     :width="(w + 8) * scale"
     :height="(h + 8) * scale"
     :viewBox="`-4 -6 ${w + 8} ${h + 8}`"
-    class="overflow-visible"
+    class="overflow-visible text-ink"
     aria-hidden="true"
   >
     <defs>
@@ -104,7 +104,7 @@ const stripes = computed(() => Math.min(h - level.value, inside.value * reserved
       <path
         :d="shape.outline"
         fill="none"
-        stroke="#20292b"
+        stroke="currentColor"
         stroke-width="2"
         stroke-linejoin="round"
       />

@@ -227,6 +227,7 @@ const lastSays = computed(() => {
               <BarRows
                 :thumbnail="one.batch.thumbnail"
                 :bars="one.packed || one.here"
+                :rows="(one.packed || one.here) > 12 ? 2 : 1"
                 :class="one.packed ? '' : 'opacity-40'"
               />
               <span class="flex items-center gap-2 text-[13px] text-ink-2">
