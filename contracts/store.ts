@@ -257,8 +257,8 @@ export interface StoresAhead {
     saps: Record<string, number>
     purity: number
   })[]
-  /** What went in the last half year, act by act: less than nothing where it was taken back. */
-  used: { thing: string; day: string; grams: number }[]
+  /** What went in the last half year, act by act: g, less than nothing where it was taken back. */
+  used: [thing: string, day: string, grams: number][]
   packs: KnownPack[]
 }
 

@@ -90,8 +90,11 @@ export function useStores() {
       grouped.set(row.thing.id, [...(grouped.get(row.thing.id) ?? []), row])
     for (const { thing } of reservations.value) if (!grouped.has(thing)) grouped.set(thing, [])
     const usedBy = new Map<string, { day: string; grams: number }[]>()
-    for (const use of ahead.value.used)
-      usedBy.set(use.thing, [...(usedBy.get(use.thing) ?? []), use])
+    for (const [thing, day, grams] of ahead.value.used) {
+      const uses = usedBy.get(thing) ?? []
+      uses.push({ day, grams })
+      usedBy.set(thing, uses)
+    }
     return [...grouped].map(([id, own]): ThingRow => {
       const usable = own.filter(({ lot }) => !lot.document.held && lot.stock > 0)
       const stock = sumOf(usable, ({ lot }) => lot.stock)

@@ -422,7 +422,7 @@ export function behindBatch(db: Db, batchId: string): { lots: StoredLot[]; moves
 export const usedSince = (db: Db, day: string): string =>
   db
     .prepare<{ day: string }, string>(
-      `SELECT json_group_array(json_object('thing', thing, 'day', day, 'grams', -thousandths / 1000.0)) FROM (
+      `SELECT json_group_array(json_array(thing, day, -thousandths / 1000.0)) FROM (
          SELECT lot_id, day, thousandths FROM moves WHERE day > :day AND (kind = 'drawn' OR batch_id IS NOT NULL)
          UNION ALL SELECT back.lot_id, back.day, back.thousandths FROM moves AS back
          JOIN moves AS went ON went.id = back.payload ->> '$.move'
