@@ -14,7 +14,6 @@ import { join } from 'node:path'
 import { unzipSync, zipSync } from 'fflate'
 import { afterAll, beforeEach, describe, expect, it } from 'vitest'
 import { blankFormula } from '#core/formula/blank'
-import { loadDemo } from '../../demo/load'
 import { openDatabase, safetyCopies } from '../db/connection'
 import { formulas } from '../db/documents'
 import { epochOf } from '../db/epoch'
@@ -173,12 +172,12 @@ describe('backup and restore', () => {
   })
 
   it('clean up after a backup that failed, and do not make one of a damaged database', async () => {
-    const file = at('a.sqlite')
+    const file = workshop('a.sqlite', 'One')
     const db = openDatabase(file, migrationFiles())
-    loadDemo(db, monday)
     db.pragma('journal_mode = DELETE')
     db.close()
     const bytes = readFileSync(file)
+    expect(bytes.length).toBeGreaterThan(49_152)
     bytes.fill(0x5a, 40_960, 49_152)
     writeFileSync(file, bytes)
     await expect(backup(file, at('out/a.zip'), monday)).rejects.toThrow()
