@@ -1,3 +1,5 @@
+import { labelDesignSchema, type LabelWords } from '#contracts/label'
+import { beginDesign } from '#core/label/designs'
 import { usualSetup } from '#contracts/benchWords'
 import type { NewBatchEvent } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
@@ -109,6 +111,21 @@ const cut: NewBatchEvent[] = [
   { kind: 'cut', day: '2026-03-02', bars: 12 },
 ]
 
+const labelWords: LabelWords = {
+  name: 'Hostel Bar',
+  tagline: 'fir and smoke',
+  net: '110 g',
+  list: 'Sodium Olivate, Aqua, Glycerin',
+  use: 'For body and hands.',
+  care: 'Let it dry between uses.',
+  dates: 'Made 5 Nov 2026',
+  code: 'HB41',
+  maker: 'Slate Shed',
+  warnings: '',
+  price: '£4.50',
+  qr: 'HB41',
+}
+
 export const exampleScope: Record<string, unknown> = {
   example,
   made,
@@ -177,6 +194,8 @@ export const exampleScope: Record<string, unknown> = {
   // 60 °C at first, 2 % of what is above the room's 20 °C lost a minute; combined at 32 to 38 °C, 5 K apart.
   curve: { from: 0, startC: 60, perMinute: 0.02, roomC: 20 },
   window: { lye: { low: 32, high: 38 }, oils: { low: 32, high: 38 }, apart: 5 },
+  labelDesign: labelDesignSchema.parse(beginDesign('rectangle', 'Rectangle')),
+  labelWords,
   random: randomSource(1),
   effort: { first: 400, chains: 20, rounds: 64, kept: 8 },
   blankFormula,

@@ -1,0 +1,98 @@
+import jsQR from 'jsqr'
+import { readFile } from 'node:fs/promises'
+import { createRequire } from 'node:module'
+import { describe, expect, it } from 'vitest'
+import { labelDesignSchema, type LabelForm, type LabelWords } from '#contracts/label'
+import { beginDesign } from '#core/label/designs'
+import { placesOf } from '#core/label/sheet'
+import { cutOf, inkOf, pagesOf } from '../../tests/support/pdfPage'
+import { labelFonts } from './fonts'
+import { labelsPdf } from './pdf'
+
+/* What comes out of the printer, read again: by a reader of PDFs, by a decoder of square codes, and with a ruler on its picture. */
+
+const path = (file: string) =>
+  createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/${file}`)
+const fonts = await labelFonts((file) => readFile(path(file)))
+const words: LabelWords = {
+  name: 'Hostel Bar',
+  tagline: 'fir and smoke',
+  net: '110 g',
+  list: 'Sodium Olivate, Sodium Cocoate, Aqua, Glycerin, Sodium Tallowate, Parfum, Limonene, CI 77491',
+  use: 'For body and hands.',
+  care: 'Let it dry between uses.',
+  dates: 'Made 5 Nov 2026, best from 17 Dec',
+  code: 'HB41',
+  maker: 'Slate Shed, Łódź Lane, Saltness',
+  warnings: 'Keep out of eyes.',
+  price: '£4.50',
+  qr: 'HB41 made 2026-11-05',
+}
+const designOf = (form: LabelForm, sheet: object = {}) => {
+  const begun = beginDesign(form, form)
+  return labelDesignSchema.parse({ ...begun, sheet: { ...begun.sheet, ...sheet } })
+}
+const plain = (text: string) => text.replace(/\s+/g, ' ').trim()
+
+describe('labels as a PDF', () => {
+  it.each(['rectangle', 'round', 'band', 'card'] as const)(
+    '%s: says what it is to say, letter for letter, in type that is embedded',
+    async (form) => {
+      const design = designOf(form)
+      const bytes = await labelsPdf(design, words, placesOf(design, 1), fonts)
+      const [page] = await pagesOf(bytes)
+      for (const { part } of design.elements)
+        if (part in words && part !== 'qr')
+          expect(plain(page!.words), part).toContain(words[part as keyof LabelWords])
+      // Every face that is named has its file in it.
+      const text = bytes.toString('latin1')
+      expect(text.match(/\/FontFile/g)!.length).toBe(
+        text.match(/\/FontDescriptor\n|\/Type \/FontDescriptor/g)!.length,
+      )
+    },
+  )
+
+  it('the page and the label are as large as they are to be, to a fifth of a millimetre', async () => {
+    const sheets = { left: 20, top: 30, columns: 1, rows: 1 }
+    for (const form of ['rectangle', 'round', 'card'] as const) {
+      const design = designOf(form, sheets)
+      const [page] = await pagesOf(
+        await labelsPdf(design, words, placesOf(design, 1), fonts, { test: true }),
+      )
+      expect(Math.abs(page!.width - 210)).toBeLessThan(0.05)
+      expect(Math.abs(page!.height - 297)).toBeLessThan(0.05)
+      const ink = inkOf(page!)
+      expect(Math.abs(ink.left - 20), form).toBeLessThan(0.2)
+      expect(Math.abs(ink.top - 30), form).toBeLessThan(0.2)
+      expect(Math.abs(ink.right - 20 - design.width), form).toBeLessThan(0.2)
+      expect(Math.abs(ink.bottom - 30 - design.height), form).toBeLessThan(0.2)
+    }
+  })
+
+  it('its square code is read back', async () => {
+    const design = designOf('band')
+    const [page] = await pagesOf(await labelsPdf(design, words, placesOf(design, 1), fonts))
+    const code = design.elements.find(({ part }) => part === 'qr')!
+    const { left, top } = design.sheet
+    const cut = cutOf(page!, { ...code, x: left + code.x, y: top + code.y })
+    expect(jsQR(cut.dots, cut.wide, cut.tall)?.data).toBe('HB41 made 2026-11-05')
+  })
+
+  it('begin at a place of the first sheet and go on over the next', async () => {
+    const design = designOf('round')
+    expect(design.sheet.columns * design.sheet.rows).toBe(15)
+    const bytes = await labelsPdf(design, words, placesOf(design, 12, 8), fonts)
+    const pages = await pagesOf(bytes)
+    expect(pages).toHaveLength(2)
+    const said = pages.map((page) => page.words.match(/HB41/g)!.length)
+    expect(said).toEqual([8, 4])
+  })
+
+  it('each has its own words where there are many', async () => {
+    const design = designOf('card')
+    const own = ['£4.50', '£3.00'].map((price) => ({ ...words, price }))
+    const [page] = await pagesOf(await labelsPdf(design, own, placesOf(design, 2), fonts))
+    expect(page!.words).toContain('£4.50')
+    expect(page!.words).toContain('£3.00')
+  })
+})
