@@ -71,12 +71,12 @@ export const coreRooms = [
   'rack',
   'troubles',
   'events',
+  'label',
   'remarks',
   'batch',
   'finder',
   'stores',
   'cost',
-  'label',
 ]
 
 /** What is said in one place: `core/units/formatter.ts` for figures, counts and lists, `app/utils/dates.ts` for days and times. */
