@@ -177,6 +177,10 @@ describe('what happens to a batch', () => {
   it('predictions are told once the bars were weighed until dry', async () => {
     const predictions = async () =>
       (await send<PastPrediction[]>('GET', '/api/batches/predictions')).body
+    const foretold = async (on: string) => {
+      const { body } = await send<Batch>('GET', `/api/batches/${batch.id}`)
+      return body.events.some((event) => event.kind === 'foretold' && event.day === on)
+    }
     expect(await predictions()).toEqual([])
     for (const [day, grams] of [
       ['2026-10-03', 119],
@@ -184,10 +188,14 @@ describe('what happens to a batch', () => {
       ['2026-10-15', 109],
       ['2026-10-25', 106.6],
       ['2026-11-22', 105.5],
-    ])
+    ]) {
       await tell(batch.id, { kind: 'weighed', day, bars: [{ bar: 1, grams }] })
-    const [one] = await predictions()
-    expect(one).toMatchObject({ id: batch.id, forecast: { on: '2026-10-15' } })
+      // Each is foretold by a worker, in its own time: the next is weighed days later.
+      await expect.poll(() => foretold(day), { timeout: 20_000 }).toBe(true)
+    }
+    await expect
+      .poll(predictions, { timeout: 20_000 })
+      .toMatchObject([{ id: batch.id, forecast: { on: '2026-10-15' } }])
   })
 })
 
