@@ -188,7 +188,7 @@ describe('what happens to a batch', () => {
       ['2026-10-15', 109],
       ['2026-10-25', 106.6],
       ['2026-11-22', 105.5],
-    ]) {
+    ] as const) {
       await tell(batch.id, { kind: 'weighed', day, bars: [{ bar: 1, grams }] })
       // Each is foretold by a worker, in its own time: the next is weighed days later.
       await expect.poll(() => foretold(day), { timeout: 20_000 }).toBe(true)
