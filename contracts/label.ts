@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { idSchema } from './basics'
 import { listCustoms } from './labelWords'
 import { swatchSchema } from './scent'
 
@@ -32,7 +31,6 @@ export const labelParts = [
   'logo',
   'wave',
 ] as const
-export type LabelPart = (typeof labelParts)[number]
 
 export const labelElementSchema = z.strictObject({
   id: z.string().trim().min(1).max(40),
@@ -66,7 +64,6 @@ export const labelSheetSchema = z.strictObject({
   pitchX: mm(1, 420).default(100),
   pitchY: mm(1, 420).default(50),
 })
-export type LabelSheet = z.infer<typeof labelSheetSchema>
 
 export const labelDesignSchema = z.strictObject({
   name: z.string().trim().min(1, 'Say what it is called.').max(60),
@@ -101,15 +98,3 @@ export interface LabelWords {
   /** What its square code leads to. */
   qr: string
 }
-
-/** Asks for a PDF of labels: of which batch, in which design, how many, from which place of the first sheet on. */
-export const labelOrderSchema = z.strictObject({
-  designId: idSchema,
-  count: z.number().int().min(1).max(2000),
-  from: z.number().int().min(1).max(800).default(1),
-  /** Hairlines and a ruler in place of the words. */
-  test: z.boolean().default(false),
-  /** That something does not fit, or that a claim stands, is known. */
-  sure: z.boolean().default(false),
-})
-export type LabelOrder = z.infer<typeof labelOrderSchema>

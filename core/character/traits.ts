@@ -42,8 +42,13 @@ export function lendsOf({
 }: Pick<Fat, 'chemistry' | 'stateAt20' | 'parts'>): Partial<Record<Trait, number>> {
   if (chemistry === 'wax-ester' || chemistry === 'rosin')
     return substanceLends[chemistry][stateAt20]
+  return lentBy(parts ?? [])
+}
+
+/** What several fats lend together, each by its share. */
+function lentBy(fats: readonly { fat: Fat | null; share: number }[]) {
   const lends: Partial<Record<Trait, number>> = {}
-  for (const { fat, share } of parts ?? [])
+  for (const { fat, share } of fats)
     for (const [trait, points] of Object.entries(fat ? lendsOf(fat) : {}) as [Trait, number][])
       lends[trait] = (lends[trait] ?? 0) + points * share
   return lends
@@ -125,13 +130,9 @@ export function potashOf({ lye }: Pick<FormulaResult, 'lye'>): number {
  * @example makeupOf(made, shipped).keeper // false
  */
 export function makeupOf(result: FormulaResult, library: Library): Makeup {
-  const lends: Partial<Record<Trait, number>> = {}
-  for (const { id, share } of result.fats) {
-    const fat = library.fats.get(id)
-    if (!fat) continue
-    for (const [trait, points] of Object.entries(lendsOf(fat)) as [Trait, number][])
-      lends[trait] = (lends[trait] ?? 0) + points * share * 100
-  }
+  const lends = lentBy(
+    result.fats.map(({ id, share }) => ({ fat: library.fats.get(id) ?? null, share: share * 100 })),
+  )
   return {
     acids: result.fattyAcids,
     lends,

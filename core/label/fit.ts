@@ -1,6 +1,6 @@
 import type { LabelDesign, LabelElement, LabelWords } from '#contracts/label'
 import type { Place } from './places'
-import { fittingSize, setText } from './setting'
+import { face, fittingSize, setText } from './setting'
 
 /** What is to be settled before a label is printed. */
 export interface LabelFault {
@@ -53,9 +53,9 @@ export function faultsOf(
         size: fittingSize(says, element, smallestType),
       })
     if (element.part === 'net') {
-      // Figures are as high as capitals, an x is three quarters of that.
+      // Figures are as high as capitals.
       const least = netHeights.find(({ upTo }) => net <= upTo)?.mm ?? 0
-      const wanted = Math.ceil(least * figureShare * 10 - 1e-6) / 10
+      const wanted = Math.ceil((least / face.capHeight) * face.xHeight * 10 - 1e-6) / 10
       if (element.size < wanted - 1e-6)
         found.push({ element: element.id, kind: 'net-small', lines: 0, size: wanted })
     } else if (element.size < smallestType - 1e-6)
@@ -64,6 +64,3 @@ export function faultsOf(
   })
   return faults.sort((a, b) => Number(b.kind === 'over') - Number(a.kind === 'over'))
 }
-
-/** Height of an x as a share of the height of a figure. */
-const figureShare = 0.496 / 0.668

@@ -6,7 +6,7 @@ import type { Library } from '../materials/library'
 import { bodiesOf, type FatBody } from './bodies'
 import { merged, wholeOf, type LabelLine } from './line'
 import { acidSalts, saltName, sourSalts } from './names'
-import { otherLine } from './putIn'
+import { fatLine, otherLine, scentLines } from './putIn'
 
 /*
  * What is in the bar once lye and fats have become soap. Each mol of fat gives three of soap and one of glycerin, a free acid one of
@@ -87,22 +87,15 @@ export function foundInBar(result: FormulaResult, library: Library, bar: number)
   const potash = potashOf(result)
   const superfat = Math.max(0, result.superfat.total)
   const lines: LabelLine[] = []
-  const add = (
-    id: string,
-    latin: string,
-    grams: number,
-    kind: LabelLine['kind'],
-    english = latin,
-  ) => lines.push({ id, latin, english, kind, grams })
+  const add = (id: string, latin: string, grams: number, kind: LabelLine['kind']) =>
+    lines.push({ id, latin, english: latin, kind, grams })
   for (const fat of fats) {
     const made = becomes(fat, superfat, potash)
-    const plain = fat.name.split(',')[0]!
     add(fat.id, saltName(fat.id, fat.name, 'Sodium'), made.sodium, 'salt')
     add(fat.id, saltName(fat.id, fat.name, 'Potassium'), made.potassium, 'salt')
     lines.push(otherLine('glycerin', 'Glycerin', made.glycerin))
-    add(fat.id, fat.inci || plain, made.free, 'fat', plain)
     // The alcohols of a wax are listed under it: nobody knows them one by one.
-    add(fat.id, fat.inci || plain, made.alcohol, 'fat', plain)
+    lines.push(fatLine(fat, made.free + made.alcohol))
   }
   for (const { id, name, grams, water, fat, fatSap, naohTaken, acid, isColour } of others) {
     const salted = acid ? acidSalts[acid] : sourSalts[id]
@@ -125,7 +118,7 @@ export function foundInBar(result: FormulaResult, library: Library, bar: number)
   // What a sodium hydroxide is beside itself is mostly what the air made of it.
   if (result.lye.solution === null)
     add('naoh', 'Sodium Carbonate', result.lye.naoh - result.lye.pureNaoh, 'other')
-  for (const { id, grams } of result.scents) add(id, 'Parfum', grams, 'scent', 'Fragrance')
+  lines.push(...scentLines(result))
   const dry = merged(lines)
   const left = bar - wholeOf(dry)
   return merged([...dry, otherLine('water', 'Water', Math.max(0, left), 'water')])

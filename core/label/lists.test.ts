@@ -6,6 +6,7 @@ import { computeFormula } from '../formula/compute'
 import { library } from '../materials/library'
 import { libraryWith } from '../materials/own'
 import { formatter } from '../units/formatter'
+import { blendOf } from '../../tests/support/blendOf'
 import { anyFormula } from '../../tests/support/anyFormula'
 import { allergenLists, allergensOf } from './allergens'
 import { dryOf, foundInBar } from './found'
@@ -19,32 +20,18 @@ import { putIn } from './putIn'
 const say = formatter()
 const blank = blankFormula('Slab')
 const stocks = libraryWith(library, [], 'us', [
-  {
-    id: 'blend-hostel',
-    document: {
-      name: 'Hostel blend',
-      kind: 'oils',
-      parts: [
-        { thing: 'olive', share: 0.6 },
-        { thing: 'coconut', share: 0.4 },
-      ],
-      colour: '#c9a64b',
-      note: '',
-    },
-  },
-  {
-    id: 'blend-grey',
-    document: {
-      name: 'Charcoal in oil',
-      kind: 'coloured',
-      parts: [
-        { thing: 'olive', share: 2 / 3 },
-        { thing: 'activated-charcoal', share: 1 / 3 },
-      ],
-      colour: '#333333',
-      note: '',
-    },
-  },
+  blendOf('blend-hostel', [
+    ['olive', 0.6],
+    ['coconut', 0.4],
+  ]),
+  blendOf(
+    'blend-grey',
+    [
+      ['olive', 2 / 3],
+      ['activated-charcoal', 1 / 3],
+    ],
+    { name: 'Charcoal in oil', kind: 'coloured' },
+  ),
 ])
 
 /** Fats in grams, pure lye, water at 2 : 1 and 5 % superfat unless something else is said. */

@@ -216,9 +216,6 @@ export const otherNames: Record<string, LabelName> = {
   'cornflower-petals': named('Centaurea Cyanus Flower', 'Cornflower'),
 }
 
-/** Micas: what colours them only their supplier names. */
-export const unnamedPigments = new Set(['mica-gold', 'mica-blue', 'mica-rose'])
-
 /** What the acid of a sour liquid that is little else becomes, likewise. */
 export const sourSalts: Record<string, string> = {
   'vinegar-5': 'Acetate',

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { labelDesignSchema, labelForms, type LabelWords } from '#contracts/label'
+import { labelDesignSchema, labelForms } from '#contracts/label'
+import { labelWords } from '../../tests/support/labelWords'
 import { glyphsOf } from '../../scripts/fontMetrics'
 import { beginDesign } from './designs'
 import { faultsOf, saysOf } from './fit'
@@ -9,7 +10,7 @@ import { emOf, face, fittingSize, leading, setText, widthOf } from './setting'
 import { pageMm, placesOf, sheetFits } from './sheet'
 
 const box = { width: 40, height: 20, size: 1.2, bold: false }
-const list = 'Sodium Olivate, Sodium Cocoate, Aqua, Glycerin, Parfum, Limonene, CI 77491'
+const { list } = labelWords
 
 describe('words on a label', () => {
   it('are as wide as the typeface that is printed says', () => {
@@ -56,20 +57,7 @@ describe('words on a label', () => {
 })
 
 describe('a design', () => {
-  const words: LabelWords = {
-    name: 'Hostel Bar',
-    tagline: 'fir and smoke',
-    net: '110 g',
-    list,
-    use: 'For body and hands.',
-    care: 'Let it dry between uses.',
-    dates: 'Made 5 Nov 2026',
-    code: 'HB41',
-    maker: 'Slate Shed',
-    warnings: 'Keep out of eyes.',
-    price: '£4.50',
-    qr: 'HB41',
-  }
+  const words = labelWords
   const gb = {
     smallestType: 1.2,
     netHeights: [

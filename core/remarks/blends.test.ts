@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { blendOf } from '../../tests/support/blendOf'
 import { workingTime } from '../batter/workingTime'
 import { blankFormula } from '../formula/blank'
 import { computeFormula } from '../formula/compute'
@@ -21,16 +22,6 @@ const soap = (fats: ReturnType<typeof line>[]) => ({
   fats,
 })
 const say = formatter({ scale: 1 })
-const blendOf = (parts: [string, number][]) => ({
-  id: 'blend-hostel',
-  document: {
-    name: 'Hostel blend',
-    kind: 'oils' as const,
-    parts: parts.map(([thing, share]) => ({ thing, share })),
-    colour: '#c9a64b',
-    note: '',
-  },
-})
 function saidOf(fats: ReturnType<typeof line>[], known = library) {
   const document = soap(fats)
   const result = computeFormula(document, known)
@@ -50,7 +41,7 @@ describe('what is said of a blend', () => {
         const all = chosen.reduce((sum, _, place) => sum + weights[place]!, 0)
         const parts = chosen.map((id, place): [string, number] => [id, weights[place]! / all])
         const open = saidOf(parts.map(([id, share]) => line(id, share)))
-        const own = libraryWith(library, [], 'us', [blendOf(parts)])
+        const own = libraryWith(library, [], 'us', [blendOf('blend-hostel', parts)])
         const shut = saidOf([line('blend-hostel', 1)], own)
         const said = (remarks: typeof open) =>
           remarks.map(({ id, severity }) => `${severity} ${id}`).sort()
@@ -65,7 +56,7 @@ describe('what is said of a blend', () => {
 
   it('a part of a line is lowered nowhere, a line of its own is', () => {
     const own = libraryWith(library, [], 'us', [
-      blendOf([
+      blendOf('blend-hostel', [
         ['olive', 0.2],
         ['coconut', 0.8],
       ]),

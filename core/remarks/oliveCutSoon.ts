@@ -1,20 +1,21 @@
 import { openedFats } from '../materials/opened'
-import type { Rule } from './rule'
+import type { Rule, Subject } from './rule'
 import { sumOf } from '../statistics/sum'
 
 /**
- * Share of the oils that is olive of any grade.
- * @example oliveShare([{ id: 'olive', share: 0.7 }, { id: 'coconut', share: 0.3 }]) // 0.7
+ * Share of the oils that is olive of any grade, in a stock too.
+ * @example oliveShare(subject({ fats: fats({ olive: 0.7, coconut: 0.3 }) })) // 0.7
  */
-export const oliveShare = (fats: { id: string; share: number }[]) =>
-  sumOf(fats, ({ id, share }) => (id.startsWith('olive') ? share : 0))
+export const oliveShare = ({ result, library }: Pick<Subject, 'result' | 'library'>) =>
+  sumOf(openedFats(result.fats, library), ({ id, share }) => (id.startsWith('olive') ? share : 0))
 
 /**
  * Much olive with little water turns rock hard within a day.
  * @example oliveCutSoon(subject({ water: { value: 1.6 } })).severity // 'know'
  */
-export const oliveCutSoon: Rule = ({ result, library, say }) => {
-  const olive = oliveShare(openedFats(result.fats, library))
+export const oliveCutSoon: Rule = (subject) => {
+  const { result, say } = subject
+  const olive = oliveShare(subject)
   const { ratio } = result.water
   if (olive < 0.7 || ratio <= 0 || ratio > 1.8 + 1e-9) return null
   return {

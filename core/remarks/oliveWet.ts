@@ -1,4 +1,3 @@
-import { openedFats } from '../materials/opened'
 import { oliveShare } from './oliveCutSoon'
 import type { Rule } from './rule'
 import { waterPatch } from './waterValue'
@@ -8,8 +7,8 @@ import { waterPatch } from './waterValue'
  * @example oliveWet(subject({ water: { value: 2.6 } })).severity // 'think'
  */
 export const oliveWet: Rule = (subject) => {
-  const { result, library, say } = subject
-  const olive = oliveShare(openedFats(result.fats, library))
+  const { result, say } = subject
+  const olive = oliveShare(subject)
   const { ratio } = result.water
   if (olive < 0.6 - 1e-9 || ratio < 2.5 - 1e-9 || ratio > 3.5) return null
   return {

@@ -1,6 +1,5 @@
 import { usualRegions } from '../character/regions'
 import { traitsOf } from '../character/traits'
-import { openedFats } from '../materials/opened'
 import { oliveShare } from './oliveCutSoon'
 import type { Rule } from './rule'
 import { added } from './shift'
@@ -10,7 +9,7 @@ import { added } from './shift'
  * @example softAtCut(subject({ fats: fats({ lard: 0.2, 'sunflower-high-oleic': 0.75, castor: 0.05 }) })).severity // 'know'
  */
 export const softAtCut: Rule = ({ document, result, library, say }) => {
-  if (oliveShare(openedFats(result.fats, library)) > 0) return null
+  if (oliveShare({ result, library }) > 0) return null
   const { firmAtCut } = traitsOf(result, library)
   const [low] = usualRegions[document.use].firmAtCut
   const helped = result.additives.some(

@@ -51,7 +51,7 @@ export function yearFacts(db: Db): YearFact[] {
   const library = workshopLibrary(db)
   const spent = db
     .prepare<[], { day: string; thing: string; money: number }>(
-      `SELECT came_on AS day, thing, price + (document ->> '$.shipping') AS money FROM lots
+      `SELECT came_on AS day, thing, price + shipping AS money FROM lots
        WHERE price IS NOT NULL AND deleted_at IS NULL`,
     )
     .all()

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { labelDesignSchema, type LabelForm, type LabelWords } from '#contracts/label'
 import { beginDesign } from '#core/label/designs'
 import { placesOf } from '#core/label/sheet'
+import { labelWords } from '../../tests/support/labelWords'
 import { cutOf, inkOf, pagesOf } from '../../tests/support/pdfPage'
 import { labelFonts } from './fonts'
 import { labelsPdf } from './pdf'
@@ -14,20 +15,8 @@ import { labelsPdf } from './pdf'
 const path = (file: string) =>
   createRequire(import.meta.url).resolve(`@fontsource/atkinson-hyperlegible-next/files/${file}`)
 const fonts = await labelFonts((file) => readFile(path(file)))
-const words: LabelWords = {
-  name: 'Hostel Bar',
-  tagline: 'fir and smoke',
-  net: '110 g',
-  list: 'Sodium Olivate, Sodium Cocoate, Aqua, Glycerin, Sodium Tallowate, Parfum, Limonene, CI 77491',
-  use: 'For body and hands.',
-  care: 'Let it dry between uses.',
-  dates: 'Made 5 Nov 2026, best from 17 Dec',
-  code: 'HB41',
-  maker: 'Slate Shed, Łódź Lane, Saltness',
-  warnings: 'Keep out of eyes.',
-  price: '£4.50',
-  qr: 'HB41 made 2026-11-05',
-}
+/** With letters of another alphabet than the first file of the typeface has. */
+const words: LabelWords = { ...labelWords, maker: 'Slate Shed, Łódź Lane, Saltness' }
 const designOf = (form: LabelForm, sheet: object = {}) => {
   const begun = beginDesign(form, form)
   return labelDesignSchema.parse({ ...begun, sheet: { ...begun.sheet, ...sheet } })

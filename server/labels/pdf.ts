@@ -37,7 +37,12 @@ function* runsOf(text: string, fonts: LabelFonts, bold: boolean) {
   if (run) yield { text: run, name: before }
 }
 
-function drawText(pdf: Pdf, element: LabelElement, says: string, fonts: LabelFonts): void {
+function drawText(
+  pdf: Pdf,
+  element: Omit<LabelElement, 'id' | 'part' | 'text'>,
+  says: string,
+  fonts: LabelFonts,
+): void {
   const { x, y, width, bold, align } = element
   const { lines, em, step } = setText(says, element)
   pdf.fillColor(element.colour)
@@ -136,16 +141,17 @@ function drawTest(pdf: Pdf, design: LabelDesign, fonts: LabelFonts): void {
       .lineTo(pt(left + mm), pt(height * 0.68 + (mm % 10 === 0 ? 3 : 1.8)))
   pdf.lineWidth(hairline).stroke('#000000')
   const em = emOf(1.2)
-  const says = `${long} mm`
-  pdf
-    .font(fonts.faceOf('m', false))
-    .fontSize(pt(em))
-    .fillColor('#000000')
-    .text(says, pt((width - widthOf(says, em, false)) / 2), pt(height * 0.68 + 3 + em * leading), {
-      baseline: 'alphabetic',
-      lineBreak: false,
-      features: [],
-    })
+  const below = {
+    x: 0,
+    y: height * 0.68 + 3 + em * (leading - face.ascent),
+    width,
+    height,
+    size: 1.2,
+    bold: false,
+    align: 'center',
+    colour: '#000000',
+  } as const
+  drawText(pdf, below, `${long} mm`, fonts)
 }
 
 /** What is drawn for one label, but for its place. */
@@ -179,7 +185,6 @@ function drawLabel(
 /**
  * Labels at their places, page by page.
  * @param words one for all, or one for each place
- * @param each called with the number of labels drawn so far, so that others get their turn in between
  */
 export async function labelsPdf(
   design: LabelDesign,
@@ -191,13 +196,11 @@ export async function labelsPdf(
     pale = '#e0cf98',
     logo = null,
     title = design.name,
-    each,
   }: {
     test?: boolean
     pale?: string
     logo?: Logo | null
     title?: string
-    each?: (drawn: number) => Promise<void>
   } = {},
 ): Promise<Buffer> {
   const [wide, tall] = pageMm[design.sheet.page]
@@ -221,7 +224,6 @@ export async function labelsPdf(
     while (page < place.page) {
       pdf.addPage()
       page++
-      if (each) await each(nth)
     }
     pdf.save().translate(pt(place.x), pt(place.y))
     const own = 'name' in words ? words : (words[nth] ?? words[0]!)

@@ -1,4 +1,5 @@
-import { labelDesignSchema, type LabelWords } from '#contracts/label'
+import { labelDesignSchema } from '#contracts/label'
+import { labelWords } from './labelWords'
 import { beginDesign } from '#core/label/designs'
 import { usualSetup } from '#contracts/benchWords'
 import type { NewBatchEvent } from '#contracts/batch'
@@ -110,21 +111,6 @@ const cut: NewBatchEvent[] = [
   { kind: 'poured', day: '2026-03-01' },
   { kind: 'cut', day: '2026-03-02', bars: 12 },
 ]
-
-const labelWords: LabelWords = {
-  name: 'Hostel Bar',
-  tagline: 'fir and smoke',
-  net: '110 g',
-  list: 'Sodium Olivate, Aqua, Glycerin',
-  use: 'For body and hands.',
-  care: 'Let it dry between uses.',
-  dates: 'Made 5 Nov 2026',
-  code: 'HB41',
-  maker: 'Slate Shed',
-  warnings: '',
-  price: '£4.50',
-  qr: 'HB41',
-}
 
 export const exampleScope: Record<string, unknown> = {
   example,

@@ -59,15 +59,7 @@ const notches = computed(() => {
         :fill="layer.colour"
       />
     </g>
-    <path :d="shape.outline" fill="none" stroke="currentColor" stroke-width="3" />
-    <path
-      v-for="(part, nth) in shape.lid"
-      :key="nth"
-      :d="part.d"
-      :fill="part.fill"
-      :stroke="part.stroke"
-      :stroke-width="part.width"
-    />
+    <VesselEdge :shape="shape" :stroke="3" />
     <g v-if="kind === 'lye'" :transform="`translate(${wide * 0.4} ${high * 0.66})`">
       <path d="M0 -34 L34 0 L0 34 L-34 0Z" fill="#fff" stroke="#b3261e" stroke-width="5" />
       <path d="M0 -15V4M0 12V15" stroke="#b3261e" stroke-width="6" stroke-linecap="round" />

@@ -2,7 +2,7 @@
 import type { GoesCourse } from '#core/heat/goes'
 
 /** A solution that is made in several goes: how warm it gets, when it is cool again, and where a can would soften. */
-const { course, roomC } = defineProps<{ course: GoesCourse; roomC: number }>()
+const { course } = defineProps<{ course: GoesCourse }>()
 const { say } = storeToRefs(useWorkshop())
 /** °C from which a can of HDPE or PP softens under load. */
 const softens = 80
@@ -78,7 +78,8 @@ const says = computed(
       about {{ say.temperature(course.peakC) }}
     </text>
     <text :x="wide" :y="high - 4" text-anchor="end" font-size="12" class="fill-ink-2">
-      {{ say.temperature(roomC + 2) }} after {{ minutesText(course.coolMinutes) }}
+      {{ say.temperature(course.points.at(-1)!.celsius) }} after
+      {{ minutesText(course.coolMinutes) }}
     </text>
     <text :x="left" :y="high - 4" font-size="12" class="fill-ink-2">five goes</text>
   </svg>

@@ -101,21 +101,7 @@ const stripes = computed(() => Math.min(h - level.value, inside.value * reserved
         </template>
         <path :d="`M-6 ${level}H${w + 6}`" stroke="#20292b" opacity="0.55" />
       </g>
-      <path
-        :d="shape.outline"
-        fill="none"
-        stroke="currentColor"
-        stroke-width="2"
-        stroke-linejoin="round"
-      />
-      <path
-        v-for="(part, nth) in shape.lid"
-        :key="`l${nth}`"
-        :d="part.d"
-        :fill="part.fill"
-        :stroke="part.stroke"
-        :stroke-width="part.width"
-      />
+      <VesselEdge :shape="shape" :stroke="2" />
       <g v-if="hazard" :transform="`translate(${w / 2} ${h * 0.66})`">
         <path d="M0 -13 L13 0 L0 13 L-13 0Z" fill="#fff" stroke="#b3261e" stroke-width="2.5" />
         <path d="M0 -6V2M0 5V6.5" stroke="#b3261e" stroke-width="2.6" stroke-linecap="round" />

@@ -48,7 +48,6 @@ const strata = computed(() => parts.value.map(({ colour, share }) => ({ colour, 
 const serves = computed(() =>
   ahead.value.planned.filter((batch) => batch.formulaId === formulaId.value),
 )
-const roomC = computed(() => settings.value.bench.roomC ?? usualSetup.roomC)
 /* Lye: how hot its vessel gets, with half of the water as ice in five goes, and in one with the water as warm as the room. */
 const heat = computed(() => {
   const lye = parts.value.find(({ thing }) => thing === 'naoh')
@@ -62,7 +61,7 @@ const heat = computed(() => {
     water: wet.grams * (1 - iceShare),
     ice: wet.grams * iceShare,
     other: 0,
-    roomC: roomC.value,
+    roomC: settings.value.bench.roomC ?? usualSetup.roomC,
     iceC: -10,
     jugHeat: 0,
   })
@@ -266,7 +265,7 @@ const saysText = computed(() =>
       </section>
       <section class="sheet" aria-labelledby="steps">
         <h2 id="steps" class="px-4 pt-3 text-[14px] font-bold text-ink">Made the safe way</h2>
-        <GoesChart v-if="heat" :course="heat.course" :room-c="roomC" class="px-4 pt-2 no-print" />
+        <GoesChart v-if="heat" :course="heat.course" class="px-4 pt-2 no-print" />
         <ul class="flex flex-wrap items-end gap-4 px-4 pt-2 no-print">
           <li v-for="one in drawn" :key="one.lot.id" class="flex flex-col">
             <StockVessel

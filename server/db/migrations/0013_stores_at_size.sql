@@ -6,9 +6,8 @@ ALTER TABLE lots ADD COLUMN supplier_id TEXT GENERATED ALWAYS AS (document ->> '
 ALTER TABLE lots ADD COLUMN best_before TEXT GENERATED ALWAYS AS (document ->> '$.bestBefore') VIRTUAL;
 DROP INDEX lots_priced;
 CREATE INDEX lots_priced ON lots (thing, came_on DESC) WHERE price IS NOT NULL AND deleted_at IS NULL;
-CREATE INDEX lots_packs ON lots (thing, amount, supplier_id, came_on DESC, price, shipping, best_before)
+CREATE INDEX lots_packs ON lots (thing, amount, supplier_id, came_on DESC)
 WHERE price IS NOT NULL AND deleted_at IS NULL;
 -- What went: drawn, or counted as gone into a batch; and what of it was taken back.
 DROP INDEX moves_by_day;
 CREATE INDEX moves_by_day ON moves (day, kind, batch_id, lot_id, thousandths);
-CREATE INDEX lots_things ON lots (id, thing);
