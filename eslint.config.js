@@ -77,6 +77,7 @@ export const coreRooms = [
   'finder',
   'stores',
   'cost',
+  'journal',
 ]
 
 /** What is said in one place: `core/units/formatter.ts` for figures, counts and lists, `app/utils/dates.ts` for days and times. */

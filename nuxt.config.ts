@@ -53,6 +53,14 @@ export default defineNuxtConfig({
         baseName: 'migrations',
         dir: fileURLToPath(new URL('server/db/migrations', import.meta.url)),
       },
+      {
+        // The files of the typeface that labels are set in.
+        baseName: 'fonts',
+        dir: fileURLToPath(
+          new URL('node_modules/@fontsource/atkinson-hyperlegible-next/files', import.meta.url),
+        ),
+        pattern: 'atkinson-hyperlegible-next-latin{,-ext}-{400,700}-normal.woff',
+      },
     ],
     compressPublicAssets: true,
     // In one bundle these start in half the time of 400 files.

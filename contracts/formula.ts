@@ -164,6 +164,16 @@ const partLine = z.strictObject({
   additives: z.array(additiveLine).max(20).default([]),
 })
 
+/** Where a recipe comes from: whose it is, the link as it was written and never fetched, the day, and the old page it stands on. */
+export const sourceSchema = z.strictObject({
+  who: z.string().trim().max(120).default(''),
+  link: z.string().trim().max(500).default(''),
+  day: z.iso.date().nullable().default(null),
+  /** Id of the page of the journal with its picture. */
+  page: z.string().max(80).nullable().default(null),
+})
+export type Source = z.infer<typeof sourceSchema>
+
 const common = {
   format: z.literal('mantle.formula'),
   version: z.literal(2),
@@ -180,6 +190,8 @@ const common = {
   scents: z.array(scentLine).max(30).default([]),
   parts: z.array(partLine).max(12).default([]),
   method: z.preprocess((value) => value ?? {}, methodSchema),
+  /** Where it comes from; not there for one of the workshop's own. */
+  source: sourceSchema.optional(),
   /** The picture its maker chose; without one it follows from all of the above. */
   thumbnail: thumbnailSchema.optional(),
 }

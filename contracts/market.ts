@@ -55,6 +55,15 @@ export const marketEventSchema = z.discriminatedUnion('kind', [
     batchId: idSchema,
     says: z.string().trim().min(1).max(500),
   }),
+  /** Somebody asked for more of it, by a day: it becomes a promise. */
+  z.strictObject({
+    ...base,
+    kind: z.literal('asked'),
+    formulaId: idSchema,
+    bars: barsSchema,
+    who: z.string().trim().min(1, 'Say who.').max(60),
+    on: daySchema,
+  }),
   /** All is counted, and how much money was in the tin. From now on the batches know of it. */
   z.strictObject({ ...base, kind: z.literal('closed'), tin: minor.nullable().default(null) }),
   z.strictObject({ ...base, kind: z.literal('undone'), event: idSchema }),
@@ -69,6 +78,14 @@ export type ToldMarketEvent = MarketEvent & { seq: number }
 
 /** A market day in a list: bars sold, what was taken for them, and whether it is counted home. */
 export type MarketDay = Stored<Market> & { sold: number; taken: number; closed: boolean }
+
+/** What usually goes on such a day. */
+export interface MarketWish {
+  formulaId: string
+  name: string
+  /** Bars that went on each of the last such days, the last first. */
+  sold: number[]
+}
 
 /** A market day with all that happened on it. */
 export interface WholeMarket {

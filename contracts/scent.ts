@@ -52,8 +52,17 @@ export const scentSchema = z.strictObject({
   maxima: z.partialRecord(z.enum(capUses), share).default({}),
   /** Day of the sheet those are from. */
   sheetOn: daySchema.nullable().default(null),
-  /** As a label names them. */
-  allergens: z.array(text(80).min(1)).max(60).default([]),
+  /** As a label names them, with the share of the scent that each is; null where the sheet only names it. */
+  allergens: z
+    .array(
+      z.preprocess(
+        // A name by itself is how it was written before shares were kept.
+        (value) => (typeof value === 'string' ? { name: value } : value),
+        z.strictObject({ name: text(80).min(1), share: share.nullable().default(null) }),
+      ),
+    )
+    .max(60)
+    .default([]),
   /** Share of vanillin and ethyl vanillin, which brown; null where the sheet is silent. */
   vanillin: share.nullable().default(null),
   /** Smallest unit of the workshop's money for 100 g. */

@@ -189,7 +189,15 @@ export const thumbnailPatterns = [
 export type ThumbnailPattern = (typeof thumbnailPatterns)[number]
 
 /** Settings whose fields are kept one by one. */
-export const insideKeys = ['rack', 'lyeTin', 'begin', 'dates', 'emergency', 'costing'] as const
+export const insideKeys = [
+  'rack',
+  'lyeTin',
+  'begin',
+  'dates',
+  'emergency',
+  'costing',
+  'selling',
+] as const
 export const keptByField: ReadonlySet<string> = new Set(insideKeys)
 /** What is drawn in the room besides places for bars. */
 export const fixtureKinds = ['door', 'window', 'posts', 'boxes', 'hygrometer'] as const

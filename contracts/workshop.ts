@@ -3,6 +3,7 @@ import { vesselStuffs } from './benchWords'
 import { barsSchema, cureDaysSchema, daySchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
+import { sellingSchema } from './label'
 import { setupSchema } from './run'
 import { goodsIds } from './storeWords'
 import type { insideKeys } from './words'
@@ -171,6 +172,8 @@ export const workshopSchema = z.strictObject({
       tiedUp: 0,
       outlets: [],
     }),
+  /** Where bars are sold, and what their labels say there. */
+  selling: sellingSchema.default(sellingSchema.parse({})),
   /** Chance of a lye-heavy batch that the maker puts up with, on skin. */
   lyeRisk: z
     .number()

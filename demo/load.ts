@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import type { NewBatchEvent, ToldBatchEvent } from '#contracts/batch'
 import { marketEventSchema, type MarketEvent } from '#contracts/market'
 import type { Frozen } from '#contracts/result'
+import { labelDesignSchema, soapWordsSchema } from '#contracts/label'
 import { moveSchema } from '#contracts/store'
 import { thumbnailsOf } from '#core/batter/thumbnail'
 import { freeze } from '#core/batch/freeze'
@@ -20,12 +21,15 @@ import { openDatabase, safetyCopies, type Db } from '../server/db/connection'
 import { takeDatabase } from '../server/db/lock'
 import {
   blends,
+  designs,
   formulas,
+  gifts,
   goals,
   markets,
   materials,
   moulds,
   scents,
+  soapWords,
   suppliers,
   trials,
   colours,
@@ -47,6 +51,8 @@ import { saveWorkshop } from '../server/db/workshop'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
+import { demoDesigns, demoGift, demoSoapWords } from './labels'
+import { loadJournal } from './loadJournal'
 import { demoMoulds } from './moulds'
 import { demoGoals } from './goals'
 import { drawnPhoto, drawnSamples } from './pictures'
@@ -308,6 +314,45 @@ function loadStores(db: Db, today: string): void {
   )
 }
 
+/** Designs of labels, what customers read, and a box of three. */
+function loadLabels(db: Db, today: string, formulaIds: Map<string, string>): void {
+  const start = addDays(today, -200)
+  const ids = new Map<string, string>()
+  for (const [nth, { document, also }] of demoDesigns.entries()) {
+    const id = idAt(addDays(start, nth), 9)
+    const at = instantOf(addDays(start, nth), 9)
+    ids.set(document.name, id)
+    designs.save(
+      db,
+      id,
+      0,
+      labelDesignSchema.parse({ ...document, also: also ? ids.get(also) : null }),
+      at,
+    )
+  }
+  for (const [formula, { design, ...words }] of Object.entries(demoSoapWords))
+    soapWords.save(
+      db,
+      formulaIds.get(formula)!,
+      0,
+      soapWordsSchema.parse({ ...words, designId: (design && ids.get(design)) ?? null }),
+      instantOf(start, 10),
+    )
+  const batchOf = db.prepare<[number], string>('SELECT id FROM batches WHERE number = ?').pluck()
+  const { design, bars, ...gift } = demoGift
+  gifts.save(
+    db,
+    idAt(addDays(today, -12), 9),
+    0,
+    {
+      ...gift,
+      designId: ids.get(design)!,
+      bars: bars.map(({ batch, bars: count }) => ({ batchId: batchOf.get(batch)!, bars: count })),
+    },
+    instantOf(addDays(today, -12), 9),
+  )
+}
+
 function loadScents(db: Db, today: string, formulaIds: Map<string, string>): void {
   const start = addDays(today, -420)
   for (const { id, document } of demoSuppliers)
@@ -361,7 +406,9 @@ export function loadDemo(db: Db, now: Date): boolean {
     loadGoals(db, today, formulaIds)
     loadScents(db, today, formulaIds)
     loadStores(db, today)
+    loadLabels(db, today, formulaIds)
     loadDevices(db, today)
+    loadJournal(db, today)
   })()
   return true
 }

@@ -79,3 +79,45 @@ export function drawnSamples(plain: string, sample: string, seed: number): Buffe
     }
   return pngOf(png)
 }
+
+/** A page of a notebook, photographed: ruled paper with lines of a pen. */
+export function drawnPage(seed: number): Buffer {
+  const random = randomSource(seed)
+  const [wide, tall] = [240, 320]
+  const png = new PNG({ width: wide, height: tall })
+  const paper: Colour = [241, 230, 205]
+  const ink: Colour = [44, 66, 120]
+  const dots = new Set<number>()
+  for (let row = 2; row < 13; row++) {
+    if (random.uniform() < 0.15) continue
+    let x = 34 + random.uniform() * 6
+    const end = 70 + random.uniform() * 140
+    const base = row * 22 + random.uniform() * 3
+    let phase = random.uniform() * 6
+    while (x < end) {
+      phase += 0.5 + random.uniform() * 0.4
+      const y = base - 4 + 5 * Math.sin(phase)
+      for (const [dx, dy] of [
+        [0, 0],
+        [1, 0],
+        [0, 1],
+      ] as const)
+        dots.add(Math.round(y + dy) * wide + Math.round(x + dx))
+      x += random.uniform() < 0.05 ? 7 : 0.9
+    }
+  }
+  for (let y = 0; y < tall; y++)
+    for (let x = 0; x < wide; x++) {
+      const edge = x < 6 || x > wide - 8 || y < 6 || y > tall - 8
+      let colour = edge ? bench : paper
+      if (!edge && y % 22 === 14) colour = [196, 205, 208]
+      if (!edge && x === 28) colour = [205, 140, 130]
+      if (!edge && dots.has(y * wide + x)) colour = ink
+      const grain = 1 + (random.uniform() - 0.5) * 0.05 - (x + y) / 4000
+      colour.forEach((value, place) => {
+        png.data[(y * wide + x) * 4 + place] = Math.max(0, Math.min(255, value * grain))
+      })
+      png.data[(y * wide + x) * 4 + 3] = 255
+    }
+  return pngOf(png)
+}

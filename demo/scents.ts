@@ -62,26 +62,27 @@ interface Told {
   of?: number
   left?: number
   vanillin?: number
-  allergens?: string[]
+  /** With the share of the scent that each is. */
+  allergens?: Record<string, number | null>
   note?: string
 }
 const [weirs, kittle, pell, dunlin] = [1, 2, 3, 4]
 // prettier-ignore
 const told: Told[] = [
   { name: 'Barn lavender', from: pell, code: 'AHL', colour: '#8d79b4', most: 0.06, said: ['behaves', 'pale', true], smells: ['lavender', 'hay', 'floral'], price: 1120, of: 50, left: 18 },
-  { name: 'Cold orange', from: dunlin, code: 'EKT', colour: '#d18a2d', most: 0.04, said: [null], smells: ['orange', 'citrus'], kind: 'essentialOil', price: 640, of: 100, left: 61, allergens: ['Limonene', 'Linalool'], note: 'Weak by day 14: wants an anchor.' },
+  { name: 'Cold orange', from: dunlin, code: 'EKT', colour: '#d18a2d', most: 0.04, said: [null], smells: ['orange', 'citrus'], kind: 'essentialOil', price: 640, of: 100, left: 61, allergens: { Limonene: 0.92, Linalool: 0.004 }, note: 'Weak by day 14: wants an anchor.' },
   { name: 'Garden wall', from: pell, code: 'FNV', colour: '#b16d8b', most: 0.055, said: ['hurries', 'pale'], smells: ['rose', 'floral', 'green'], price: 1390, of: 30, left: 11 },
   { name: 'Sea kale', from: pell, code: 'HLX', colour: '#5d9ba4', most: 0.07, said: ['behaves', 'pale', true], smells: ['green', 'sea'], price: 1210, of: 30, left: 20 },
   { name: 'Salt marsh', from: pell, code: 'KNY', colour: '#4f8890', most: 0.045, said: ['behaves', 'pale', true], smells: ['sea', 'herbs'], price: 1350, of: 100, left: 44 },
   { name: 'Ferry rope', from: weirs, code: 'LTZ', colour: '#8a7350', most: 0.042, said: ['behaves', 'pale'], smells: ['tar', 'hemp', 'wood'], price: 1240, of: 200, left: 140 },
-  { name: 'Tonka & hay', from: kittle, code: 'NV4', colour: '#a5753f', most: 0.04, said: ['hurries', 'browns'], smells: ['sweet', 'hay', 'tobacco'], price: 1560, of: 30, left: 9, vanillin: 0.032, allergens: ['Coumarin'] },
-  { name: 'Bay & pepper', from: dunlin, code: 'TX7', colour: '#5d7f3e', most: 0.021, said: ['hurries', 'pale', true], smells: ['spice', 'bay'], kind: 'essentialOil', price: 1680, of: 50, left: 21, allergens: ['Eugenol', 'Limonene'] },
-  { name: 'Clove stove', from: dunlin, code: 'VYA', colour: '#7a3b2c', most: 0.015, face: 0.005, said: ['hurries', 'browns'], smells: ['spice', 'clove'], kind: 'essentialOil', price: 1190, of: 20, left: 14, allergens: ['Eugenol'] },
+  { name: 'Tonka & hay', from: kittle, code: 'NV4', colour: '#a5753f', most: 0.04, said: ['hurries', 'browns'], smells: ['sweet', 'hay', 'tobacco'], price: 1560, of: 30, left: 9, vanillin: 0.032, allergens: { Coumarin: 0.018 } },
+  { name: 'Bay & pepper', from: dunlin, code: 'TX7', colour: '#5d7f3e', most: 0.021, said: ['hurries', 'pale', true], smells: ['spice', 'bay'], kind: 'essentialOil', price: 1680, of: 50, left: 21, allergens: { Eugenol: 0.52, Limonene: 0.02 } },
+  { name: 'Clove stove', from: dunlin, code: 'VYA', colour: '#7a3b2c', most: 0.015, face: 0.005, said: ['hurries', 'browns'], smells: ['spice', 'clove'], kind: 'essentialOil', price: 1190, of: 20, left: 14, allergens: { Eugenol: 0.81 } },
   { name: 'Wet slate', from: weirs, code: 'XZE', colour: '#66788c', most: 0.055, said: ['behaves', null, true], smells: ['mineral', 'sea'], price: 1420, of: 30, left: 22 },
-  { name: 'Fir & smoke', from: weirs, code: 'YH7', colour: '#3f6650', most: 0.035, said: ['behaves'], smells: ['fir', 'smoke', 'wood'], price: 1790, of: 500, left: 310, allergens: ['Limonene', 'Alpha-Pinene'] },
-  { name: 'Orange & pitch', from: kittle, code: 'Z4F', colour: '#b4702a', most: 0.042, said: ['behaves', 'pale', true], smells: ['orange', 'pitch', 'wood'], price: 980, of: 100, left: 52, allergens: ['Limonene'] },
-  { name: 'Orange & pitch', from: dunlin, code: '47H', colour: '#b4702a', most: 0.034, said: ['hurries'], smells: ['orange', 'pitch', 'wood'], kind: 'essentialOil', price: 1420, of: 30, left: 12, allergens: ['Limonene'] },
-  { name: 'White lilac', from: weirs, code: 'NA7', colour: '#9b86be', most: 0.051, face: 0.024, said: ['behaves', 'pale'], smells: ['lilac', 'floral', 'sweet'], price: 1460, of: 10, left: 4, allergens: ['Linalool', 'Citronellol', 'Hydroxycitronellal'], vanillin: 0 },
+  { name: 'Fir & smoke', from: weirs, code: 'YH7', colour: '#3f6650', most: 0.035, said: ['behaves'], smells: ['fir', 'smoke', 'wood'], price: 1790, of: 500, left: 310, allergens: { Limonene: 0.041, Linalool: 0.012, Eugenol: 0.0028, Pinene: 0.064 } },
+  { name: 'Orange & pitch', from: kittle, code: 'Z4F', colour: '#b4702a', most: 0.042, said: ['behaves', 'pale', true], smells: ['orange', 'pitch', 'wood'], price: 980, of: 100, left: 52, allergens: { Limonene: 0.31 } },
+  { name: 'Orange & pitch', from: dunlin, code: '47H', colour: '#b4702a', most: 0.034, said: ['hurries'], smells: ['orange', 'pitch', 'wood'], kind: 'essentialOil', price: 1420, of: 30, left: 12, allergens: { Limonene: null } },
+  { name: 'White lilac', from: weirs, code: 'NA7', colour: '#9b86be', most: 0.051, face: 0.024, said: ['behaves', 'pale'], smells: ['lilac', 'floral', 'sweet'], price: 1460, of: 10, left: 4, allergens: { Linalool: 0.11, Citronellol: 0.035, Hydroxycitronellal: 0.02 }, vanillin: 0 },
   { name: 'Heather smoke', from: weirs, code: 'VK4', colour: '#8a668c', most: 0.04, said: ['hurries'], smells: ['heather', 'smoke', 'floral'], price: 1380, of: 20, left: 14 },
   { name: 'Black tea', from: pell, code: 'NE4', colour: '#7d6149', most: 0.049, said: ['behaves', 'pale'], smells: ['tea', 'tobacco'], price: 1500, of: 20, left: 13 },
   { name: 'Quarry fern', from: weirs, code: 'AF7', colour: '#5f8c6c', most: 0.06, said: ['behaves'], smells: ['green', 'moss'], price: 1330, of: 60, left: 48 },
@@ -119,7 +120,7 @@ const samples: { id: string; document: Scent }[] = told.map((one, nth) => ({
       household: roundTo(one.most * 1.4, 3),
     },
     sheetOn: '2026-03-03',
-    allergens: one.allergens ?? [],
+    allergens: Object.entries(one.allergens ?? {}).map(([name, share]) => ({ name, share })),
     vanillin: one.vanillin ?? null,
     price: one.price,
     claims: {

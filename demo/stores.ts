@@ -383,6 +383,24 @@ export interface DemoMarket {
 export const demoMarkets: DemoMarket[] = [
   {
     name: 'Ferry market',
+    ago: 37,
+    tin: 4000,
+    lines: [
+      { batch: 1, packed: 4, price: 520, sold: 1 },
+      { batch: 24, packed: 3, price: 520, sold: 1 },
+    ],
+  },
+  {
+    name: 'Ferry market',
+    ago: 23,
+    tin: 4000,
+    lines: [
+      { batch: 1, packed: 4, price: 520, sold: 2, said: 'A walker took two: “nothing in it”.' },
+      { batch: 24, packed: 2, price: 520, sold: 1 },
+    ],
+  },
+  {
+    name: 'Ferry market',
     ago: 9,
     tin: 4000,
     lines: [

@@ -21,6 +21,8 @@ const studies = {
   many: ['Many batches', study('many')],
   scents: ['Scents', study('scents')],
   stores: ['Stores', study('stores')],
+  labels: ['Labels', study('labels')],
+  journal: ['Journal', study('journal')],
   waiting: ['Waiting', study('waiting')],
   page: ['Pages', study('page')],
   siege: ['Siege', study('siege')],

@@ -19,21 +19,24 @@ const scents = (await (await fetch(`${server.url}/api/scents`)).json()) as {
   id: string
   document: { name: string }
 }[]
-const lots = (await (await fetch(`${server.url}/api/lots`)).json()) as {
+const imports = (await (await fetch(`${server.url}/api/imports`)).json()) as {
   id: string
-  document: { code: string }
+  document: { name: string }
 }[]
+/** A notebook of which one page is looked at again. */
+const notebook = imports.find(({ document }) => document.name === 'Notebook 4')!.id
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
+/** One that is poured, of which labels are made. */
+const hostel = batches.find(({ facts, name }) => name === 'Hostel Bar' && facts.cutOn)!
+
 const views: [file: string, path: string, width?: number, height?: number][] = [
+  ['labels', `/batches/${hostel.id}/labels`, 1280, 900],
   ['shelf', '/'],
   ['formulas', '/formulas'],
   ['formula', `/formulas/${idOf('Hostel Bar')}`, 1280, 840],
-  ['formula-in-pots', `/formulas/${idOf('Tide Pool')}`, 1280, 1100],
   ['find-a-formula', '/formulas/find', 1280, 1100],
-  ['size', `/formulas/${idOf('Hostel Bar')}`],
   ['check-a-recipe', '/formulas/check'],
-  ['batch-sheet', `/batches/${batches.find(({ name }) => name === 'Hostel Bar')!.id}`],
   [
     'bench-plan',
     `/bench/${batches.find(({ facts, name }) => name === 'Hostel Bar' && !facts.pouredOn)!.id}`,
@@ -48,10 +51,9 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['scents', '/scents'],
   ['scent', `/scents/${scents.find(({ document }) => document.name === 'White lilac')!.id}`],
   ['stores', '/stores'],
-  [
-    'stores-trace',
-    `/stores/lots/${lots.find(({ document }) => document.code === 'R118')!.id}/trace`,
-  ],
+  ['journal', '/journal?find=veil+green+spring'],
+  ['old-pages', `/journal/import/${notebook}`],
+  ['first-soap', '/journal/first'],
   [
     'batch-cost',
     `/batches/${batches.find(({ name, facts }) => name === 'Hostel Bar' && facts.cutOn)!.id}/cost`,
@@ -127,9 +129,21 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
-  if (file === 'size') {
-    await page.getByRole('button', { name: /^Size:/ }).click()
-    await page.getByRole('button', { name: /^Eight pebbles/ }).click()
+  if (file === 'old-pages') await page.getByRole('button', { name: /Rosemary lard no 1/ }).click()
+  if (file === 'first-soap') {
+    const plank = page.getByRole('region', { name: 'This plank' })
+    await plank.getByLabel('Who makes it').fill('Nell')
+    await plank.getByLabel(/Something of aluminium/).check()
+    await plank.getByRole('button', { name: 'That is my kitchen' }).click()
+    await plank.getByRole('button', { name: 'Write it down as mine' }).click()
+    await plank.getByRole('button', { name: 'I have read it' }).click()
+    const worries = page.getByRole('region', { name: 'Worries and lye' })
+    await worries.getByLabel('What worries you').fill('What if it gets in my eyes?')
+    await worries.getByRole('button', { name: 'Ask' }).click()
+    await worries.getByText(/then a doctor/).waitFor()
+    for (const move of [2, 3, 4])
+      await plank.getByRole('button', { name: `Done, go on to move ${move}` }).click()
+    await plank.getByRole('button', { name: 'Done, go on to move 5' }).waitFor()
   }
   await quiet(page)
   // The odds are drawn once more when the workshop's settings have come.

@@ -3,7 +3,7 @@ import { blankMaterial, ownColourant } from '#core/materials/own'
 import { judgeRecipe } from '#core/recipe/judge'
 import { piecesOf } from '#core/recipe/pieces'
 import { readRecipe, weighed, type RecipeLine } from '#core/recipe/read'
-import type { LineReading, ReadingContext } from '#core/words/reading'
+import type { LineReading } from '#core/words/reading'
 import { useSessionStorage } from '@vueuse/core'
 
 /** A recipe being checked: its lines as written, what each was taken for, what is asked, and what it comes to. */
@@ -21,14 +21,7 @@ export function useRecipeCheck() {
   const answers = useSessionStorage<Record<string, number[]>>('mantle-recipe-answers', {})
   const ownFat = ref<LineReading | null>(null)
 
-  const context = computed<ReadingContext>(() => ({
-    library: library.value,
-    citricAcid: workshop.settings.citricAcid,
-    scents: scentNames(
-      formulas.list.flatMap(({ document }) => document.scents),
-      library.value,
-    ).map(({ id, name }) => ({ id, name: name ?? id })),
-  }))
+  const context = useReadingContext()
   const read = computed(() => readRecipe(pieces.value.join('\n'), context.value))
   /** A line with the answers that were given to it. */
   function answered(line: RecipeLine): RecipeLine {

@@ -65,6 +65,7 @@ async function start() {
         <h1>{{ dayText(today, { weekday: true, long: true }) }}</h1>
         <CalendarCard />
       </div>
+      <FirstSoapRow class="mx-4 mb-2 !mt-0" />
       <div class="mx-4 flex flex-wrap items-center gap-2 not-empty:mb-2">
         <label v-if="isMany" class="field flex h-9 min-w-48 flex-1 items-center gap-2">
           <Search :size="16" class="shrink-0 text-ink-3" aria-hidden="true" />

@@ -1,3 +1,4 @@
+import type { Stored } from '#contracts/document'
 import type { Fault } from '#contracts/faults'
 
 /** What the server refused, or that it could not be reached (`status` 0). */
@@ -96,6 +97,12 @@ export const api = {
   file: <T>(path: string, file: Blob) => send<T>('PUT', path, file),
   remove: <T>(path: string) => send<T>('DELETE', path),
 }
+
+/** What stands on the server in place of what could not be kept because it was changed elsewhere; null where that was not why. */
+export const newerOf = <T>(error: unknown): Stored<T> | null =>
+  error instanceof ApiError && error.status === 409
+    ? ((error.body.theirs as Stored<T> | undefined) ?? null)
+    : null
 
 /** The sentence of anything that was thrown. */
 export function sentenceOf(error: unknown): string {

@@ -1,12 +1,17 @@
 import type { Fault } from '#contracts/faults'
 import type { FormulaDocument } from '#contracts/formula'
+import { formulaInPage } from '#core/exchange/givenPage'
 import { leftBehind, portable } from '#core/exchange/portable'
 import { idFrom } from '#core/words/reading'
 
 /** Hands text to the browser as a file to keep. */
-export function download(name: string, text: string, type = 'application/json'): void {
+export const download = (name: string, text: string, type = 'application/json'): void =>
+  downloadFile(name, new Blob([text], { type }))
+
+/** The same with bytes. */
+export function downloadFile(name: string, file: Blob): void {
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.href = URL.createObjectURL(file)
   link.download = name
   link.click()
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
@@ -97,7 +102,7 @@ export async function readFormulaFiles(files: File[]): Promise<Incoming[]> {
       const text = await file.text()
       return /\.(csv|tsv|txt)$/i.test(file.name)
         ? readFormulaTable(file.name, text)
-        : readFormulaJson(file.name, text)
+        : readFormulaJson(file.name, formulaInPage(text) ?? text)
     }),
   )
   return lists.flat()

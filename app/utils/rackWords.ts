@@ -1,5 +1,6 @@
 import type { BatchSummary, DryingFacts } from '#contracts/batch'
-import { labelGrams } from '#core/rack/drying/model'
+import { netSays } from '#core/label/net'
+import { placeFor } from '#core/label/places'
 import type { Place } from '#contracts/workshop'
 import { barsByPlace } from '#core/rack/places'
 import type { LessonAbout } from '#contracts/rackWords'
@@ -89,5 +90,8 @@ export const readyText = (
   by === 'weight' && facts.drying ? dryText(facts.drying, today) : dayText(readyOn!, { today })
 
 /** The net weight that a label may state: what nearly all bars still weigh when long dried, rounded down. */
-export const labelText = ({ netGrams }: DryingFacts, say: Formatter): string =>
-  say.amount(labelGrams(netGrams, say.system))
+export function labelText({ netGrams }: DryingFacts, say: Formatter): string {
+  const { selling } = useWorkshop().settings
+  const dual = placeFor(selling).dualUnits || say.system === 'imperial'
+  return netSays(netGrams, selling.step, dual, say)
+}

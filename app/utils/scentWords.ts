@@ -1,6 +1,7 @@
 import type { ScentLine } from '#contracts/formula'
 import type { KnownScent, Scent } from '#contracts/scent'
 import type { CapUse, ScentKind } from '#contracts/trialWords'
+import type { Formatter } from '#core/units/formatter'
 import type { Library } from '#core/materials/library'
 
 /** Words of scents that screens share. */
@@ -56,3 +57,24 @@ export function scentNames(
   const others = named.filter(({ id }) => !scents.has(id))
   return [...records, ...new Map(others.map((scent) => [scent.id, scent])).values()]
 }
+
+/** The allergens of a sheet as they are written: Linalool 1.2 %, Citronellol. */
+export const allergensText = (allergens: Scent['allergens'], say: Formatter): string =>
+  say.list(
+    allergens.map(({ name, share }) =>
+      share === null ? name : `${name} ${say.number(share * 100, 0, 3)} %`,
+    ),
+  )
+
+/** Reads them again; a name without a share is one that the sheet only names. */
+export const readAllergens = (text: string): Scent['allergens'] =>
+  text
+    .split(/[,;\n](?!\d)/)
+    .map((word) => word.trim())
+    .filter(Boolean)
+    .map((word) => {
+      const [, name, figure] = /^(.*?)\s*[:=]?\s*(\d+(?:[.,]\d+)?)\s*%$/.exec(word) ?? []
+      return name && figure
+        ? { name, share: Number(figure.replace(',', '.')) / 100 }
+        : { name: word, share: null }
+    })

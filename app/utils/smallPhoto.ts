@@ -18,11 +18,11 @@ export async function smallPhoto(file: Blob): Promise<Blob> {
 const sent = new WeakMap<Blob, string>()
 
 /** What a photo is of, as its address says it. */
-export type PhotoOf = `${'batches' | 'trials' | 'lots'}/${string}`
+export type PhotoOf = `${'batches' | 'trials' | 'lots' | 'notes'}/${string}`
 
-/** Keeps a picture with what it is of and gives its id. Throws an ApiError, or what `smallPhoto` throws. */
-export async function sendPhoto(of: PhotoOf, file: Blob): Promise<string> {
-  const id = sent.get(file) ?? newId()
+/** Keeps a picture with what it is of and gives its id; `wanted` where it was given one before. Throws an ApiError, or what `smallPhoto` throws. */
+export async function sendPhoto(of: PhotoOf, file: Blob, wanted = newId()): Promise<string> {
+  const id = sent.get(file) ?? wanted
   sent.set(file, id)
   await api.file(`/api/${of}/photos/${id}`, await smallPhoto(file))
   return id

@@ -1,4 +1,4 @@
-import { Archive, CupSoda, FlaskConical, LayoutList, Rows4, Scale } from '@lucide/vue'
+import { Archive, BookOpen, CupSoda, FlaskConical, LayoutList, Rows4, Scale } from '@lucide/vue'
 
 /** The stations in the order of the work. One joins the bar when it exists. */
 export const stations = [
@@ -8,4 +8,5 @@ export const stations = [
   { name: 'Rack', path: '/rack', key: 'r', icon: Rows4 },
   { name: 'Scents', path: '/scents', key: 'c', icon: FlaskConical },
   { name: 'Stores', path: '/stores', key: 't', icon: Archive },
+  { name: 'Journal', path: '/journal', key: 'j', icon: BookOpen },
 ] as const

@@ -24,3 +24,29 @@ export function claimsIn(text: string): Claim[] {
   }
   return [...found('healing', healing), ...found('origin', origin)]
 }
+
+/**
+ * Why something is not to be said of a soap, as a sentence.
+ * @example claimSays({ kind: 'origin', says: 'Aleppo' }) // '“Aleppo” is a name that belongs to a place: in many countries only soap from there may bear it.'
+ */
+export const claimSays = ({ kind, says }: Claim): string =>
+  kind === 'healing'
+    ? `“${says}” claims to cure. A soap may not say so.`
+    : `“${says}” is a name that belongs to a place: in many countries only soap from there may bear it.`
+
+/**
+ * A text without what it claims: its sentence is left out, or said so that it promises nothing.
+ * @example withoutClaim('Heals cracked hands. Made in a slate shed.', { kind: 'healing', says: 'Heals' }) // 'For hands that work. Made in a slate shed.'
+ */
+export function withoutClaim(text: string, { kind, says }: Claim): string {
+  const sentences = text.split(/(?<=[.!?])\s+/)
+  return sentences
+    .map((sentence) => {
+      if (!sentence.includes(says)) return sentence
+      if (kind === 'origin') return sentence.replace(says, 'olive')
+      if (/hands?/i.test(sentence)) return 'For hands that work.'
+      return /feet|foot/i.test(sentence) ? 'For feet that walk.' : ''
+    })
+    .filter(Boolean)
+    .join(' ')
+}

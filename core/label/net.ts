@@ -1,8 +1,7 @@
+import type { NetStep } from '#contracts/labelWords'
+import { sumOf } from '../statistics/sum'
 import { gramsPer } from '../units/measures'
 import type { Formatter } from '../units/formatter'
-
-/** Grams to which the net weight of a label is rounded down. */
-export type NetStep = 1 | 5 | 10
 
 /**
  * Grams that a label may state: rounded down to its step, never up; of a bar lighter than a step to the gram.
@@ -38,8 +37,12 @@ export interface SetBar {
  * @example setSays([{ name: 'Hostel Bar', bars: 2, grams: 110, list: 'Aqua' }], say).net // '2 × 110 g, 220 g in all'
  */
 export function setSays(bars: readonly SetBar[], say: Formatter): { net: string; list: string } {
-  const each = bars.map(({ bars: count, grams }) => `${say.number(count)} × ${say.number(grams)} g`)
-  const all = bars.reduce((sum, { bars: count, grams }) => sum + count * grams, 0)
+  const byWeight = new Map<number, number>()
+  for (const { bars: count, grams } of bars) byWeight.set(grams, (byWeight.get(grams) ?? 0) + count)
+  const each = [...byWeight].map(
+    ([grams, count]) => `${say.number(count)} × ${say.number(grams)} g`,
+  )
+  const all = sumOf(bars, ({ bars: count, grams }) => count * grams)
   return {
     net: `${say.list(each)}, ${say.number(all)} g in all`,
     list: bars.map(({ name, list }) => `${name}: ${list}`).join('\n'),

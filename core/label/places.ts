@@ -1,4 +1,5 @@
-import type { PlantNames } from '#contracts/labelWords'
+import type { Selling } from '#contracts/label'
+import type { PlaceId, PlantNames } from '#contracts/labelWords'
 import type { AllergenList } from './allergens'
 
 /**
@@ -6,8 +7,10 @@ import type { AllergenList } from './allergens'
  * where the bars are sold.
  */
 export interface Place {
-  id: string
+  id: PlaceId
   says: string
+  /** How its figures, days and money are written. */
+  locale: string
   /** What water and scent are called. */
   water: 'Aqua' | 'Water'
   scent: 'Parfum' | 'Fragrance'
@@ -18,6 +21,8 @@ export interface Place {
   allergens: AllergenList['id']
   /** Ounces beside grams. */
   dualUnits: boolean
+  /** Whether a soap for cleaning has a list of its own there, in bands of shares. */
+  detergents: boolean
   /** Smallest height of an x, mm. */
   smallestType: number
   /** Smallest height of the figures of the net weight, mm, up to so many grams. */
@@ -39,6 +44,7 @@ export const places: readonly Place[] = [
   {
     id: 'gb',
     says: 'Great Britain',
+    locale: 'en-GB',
     water: 'Aqua',
     scent: 'Parfum',
     plants: 'latin',
@@ -46,15 +52,17 @@ export const places: readonly Place[] = [
     coloursLast: true,
     allergens: 'short',
     dualUnits: false,
+    detergents: true,
     smallestType: 1.2,
     netHeights: metricHeights,
     source:
-      'Retained Regulation (EC) 1223/2009; The Weights and Measures (Packaged Goods) Regulations 2006',
+      'Retained Regulations (EC) 1223/2009 and 648/2004; The Weights and Measures (Packaged Goods) Regulations 2006',
     asOf: '2026-05',
   },
   {
     id: 'eu',
     says: 'European Union',
+    locale: 'en-GB',
     water: 'Aqua',
     scent: 'Parfum',
     plants: 'latin',
@@ -62,14 +70,16 @@ export const places: readonly Place[] = [
     coloursLast: true,
     allergens: 'long',
     dualUnits: false,
+    detergents: true,
     smallestType: 1.2,
     netHeights: metricHeights,
-    source: 'Regulation (EC) 1223/2009 with (EU) 2023/1545; Directive 76/211/EEC',
+    source: 'Regulations (EC) 1223/2009 with (EU) 2023/1545 and 648/2004; Directive 76/211/EEC',
     asOf: '2026-05',
   },
   {
     id: 'us',
     says: 'United States',
+    locale: 'en-US',
     water: 'Water',
     scent: 'Fragrance',
     plants: 'both',
@@ -77,6 +87,7 @@ export const places: readonly Place[] = [
     coloursLast: false,
     allergens: 'none',
     dualUnits: true,
+    detergents: false,
     smallestType: 1.6,
     netHeights: [{ upTo: Infinity, mm: 3.2 }],
     source: '21 CFR 701.3 and 701.13; Fair Packaging and Labeling Act',
@@ -85,7 +96,17 @@ export const places: readonly Place[] = [
 ]
 
 /**
- * A place by its id; the first where it is not known.
+ * A place by its id; the first where nobody has said any.
  * @example placeOf('us').scent // 'Fragrance'
  */
-export const placeOf = (id: string): Place => places.find((place) => place.id === id) ?? places[0]!
+export const placeOf = (id: PlaceId | null): Place =>
+  places.find((place) => place.id === id) ?? places[0]!
+
+/**
+ * The customs a workshop goes by: those of where it sells, with what it has changed of them.
+ * @example placeFor({ place: 'us', rules: { scent: 'Parfum' } }).scent // 'Parfum'
+ */
+export const placeFor = ({ place, rules }: Pick<Selling, 'place' | 'rules'>): Place => ({
+  ...placeOf(place),
+  ...rules,
+})

@@ -42,6 +42,18 @@ export function widthOf(text: string, em: number, bold: boolean): number {
   return (sum * em) / 1000
 }
 
+/**
+ * Letters of a text that the typeface does not have: they would be printed as empty boxes.
+ * @example lettersLacking('Aqua 水') // ['水']
+ */
+export const lettersLacking = (text: string): string[] => [
+  ...new Set(
+    [...text.normalize('NFC')].filter(
+      (letter) => letter !== '\n' && !(letter in glyphs.widths.regular),
+    ),
+  ),
+]
+
 /** Words of a paragraph as lines no wider than so many mm; a word that is wider is broken where it must be. */
 function broken(paragraph: string, width: number, em: number, bold: boolean): string[] {
   const lines: string[] = []
@@ -105,7 +117,85 @@ export function fittingSize(
   box: Pick<LabelElement, 'width' | 'height' | 'size' | 'bold'>,
   least: number,
 ): number | null {
-  for (let tenths = Math.floor(box.size * 10 + 1e-6); tenths >= least * 10 - 1e-6; tenths--)
-    if (setText(text, { ...box, size: tenths / 10 }).over === 0) return tenths / 10
+  return largestSize(box.size, least, (size) => setText(text, { ...box, size }).over === 0)
+}
+
+/** The largest size in tenths of a millimetre, from one down to the least, at which something fits; null where none does. */
+function largestSize(from: number, least: number, fits: (size: number) => boolean): number | null {
+  for (let tenths = Math.floor(from * 10 + 1e-6); tenths >= least * 10 - 1e-6; tenths--)
+    if (fits(tenths / 10)) return tenths / 10
   return null
+}
+
+/** A letter of a line that runs along a circle: where its base line begins, mm from the middle, and how far it is turned. */
+export interface BentLetter {
+  letter: string
+  x: number
+  y: number
+  /** Degrees clockwise. */
+  turned: number
+}
+
+/** Share of the half circle that words may take before they run into each other's ends. */
+const bentMost = 0.9
+
+/** mm from the middle to the base line of an element that runs along the edge of a round label. */
+function bentRadius({ y, height, size, bent }: Bent, diameter: number): number {
+  const em = emOf(size)
+  return bent === 'over'
+    ? diameter / 2 - y - em * face.ascent
+    : y + height - diameter / 2 - em * face.descent
+}
+type Bent = Pick<LabelElement, 'y' | 'height' | 'size' | 'bold' | 'bent'>
+
+/**
+ * Whether words that run along the edge of a round label fit into its upper or lower half.
+ * @param diameter mm
+ * @example fitsBent('slate shed', { y: 4, height: 5, size: 1.4, bold: false, bent: 'over' }, 50) // true
+ */
+export function fitsBent(text: string, element: Bent, diameter: number): boolean {
+  const radius = bentRadius(element, diameter)
+  return (
+    radius > 0 &&
+    widthOf(text, emOf(element.size), element.bold) <= Math.PI * radius * bentMost + 1e-6
+  )
+}
+
+/**
+ * The largest height of an x at which words go along the edge; null where none does that is allowed.
+ * @param least smallest that is allowed, mm
+ * @example bentSize('slate shed', { y: 4, height: 5, size: 1.4, bold: false, bent: 'over' }, 50, 1) // 1.4
+ */
+export function bentSize(
+  text: string,
+  element: Bent,
+  diameter: number,
+  least: number,
+): number | null {
+  return largestSize(element.size, least, (size) => fitsBent(text, { ...element, size }, diameter))
+}
+
+/**
+ * Words along the edge of a round label, letter by letter, their middle at its top or at its foot.
+ * @param diameter mm
+ * @example bentLetters('o', { y: 4, height: 5, size: 1.4, bold: false, bent: 'over' }, 50).map(({ letter, turned }) => [letter, Math.round(turned)]) // [['o', 0]]
+ */
+export function bentLetters(text: string, element: Bent, diameter: number): BentLetter[] {
+  const radius = bentRadius(element, diameter)
+  const em = emOf(element.size)
+  const over = element.bent === 'over' ? 1 : -1
+  const sweep = (mm: number) => mm / radius
+  let at = -sweep(widthOf(text, em, element.bold)) / 2
+  return [...text.normalize('NFC')].map((letter) => {
+    // A letter stands on the chord of its own width: turned as the circle is in its middle.
+    const wide = sweep(widthOf(letter, em, element.bold))
+    const begins = at
+    at += wide
+    return {
+      letter,
+      x: radius * Math.sin(begins),
+      y: -over * radius * Math.cos(begins),
+      turned: (over * (begins + wide / 2) * 180) / Math.PI,
+    }
+  })
 }

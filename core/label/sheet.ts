@@ -1,4 +1,5 @@
-import type { LabelDesign, PageSize } from '#contracts/label'
+import type { LabelDesign } from '#contracts/label'
+import type { PageSize } from '#contracts/labelWords'
 
 /** mm of the pages that labels come on. */
 export const pageMm: Record<PageSize, readonly [width: number, height: number]> = {

@@ -13,7 +13,8 @@ import { formatter } from '../units/formatter'
 import { whyNot } from '../events'
 import { calendarOf } from './calendar'
 import { cureRuleFor } from './cure'
-import { labelGrams, leftAfter } from './drying/model'
+import { netSays } from '../label/net'
+import { leftAfter } from './drying/model'
 import { factsAtOnce, factsOf } from './facts'
 import { dueFor, dueOf, weighOn } from './due'
 import { lookedFor, mixedUpWith, oddWeight } from './oddWeight'
@@ -300,12 +301,12 @@ describe('what is due', () => {
 
 describe('the weight on a label', () => {
   it.each([
-    [107.9, 'metric', '107 g'],
+    [107.9, false, '107 g'],
     // 107 g are 3.774 oz: 3.8 would be more than there is.
-    [107, 'imperial', '3.7 oz'],
-    [113.4, 'imperial', '4.0 oz'],
-  ] as const)('%f g, %s: %s', (grams, system, says) => {
-    expect(formatter({ system }).amount(labelGrams(grams, system))).toBe(says)
+    [107, true, '107 g · 3.7 oz'],
+    [113.4, true, '113 g · 4.0 oz'],
+  ] as const)('%f g, %s: %s', (grams, dual, says) => {
+    expect(netSays(grams, 1, dual, formatter())).toBe(says)
   })
 })
 

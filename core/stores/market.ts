@@ -28,6 +28,8 @@ export interface MarketNow {
   left: number
   cash: number
   card: number
+  /** Who asked for what, in their order. */
+  asked: Extract<MarketEvent, { kind: 'asked' }>[]
   /** The last that went, while it can be taken back. */
   last: Extract<MarketEvent, { kind: 'gone' }> | null
 }
@@ -46,6 +48,7 @@ export function marketOf(events: readonly MarketEvent[]): MarketNow {
     left: 0,
     cash: 0,
     card: 0,
+    asked: [],
     last: null,
   }
   const line = (batchId: string): MarketLine => {
@@ -84,6 +87,9 @@ export function marketOf(events: readonly MarketEvent[]): MarketNow {
         break
       case 'said':
         line(event.batchId).said.push(event.says)
+        break
+      case 'asked':
+        now.asked.push(event)
         break
       case 'closed':
         now.stage = 'closed'

@@ -50,6 +50,10 @@ export interface Formatter {
   celsiusOf(degrees: number): number
   /** How far apart two temperatures are, given in °C. */
   degreesApart(celsius: number): string
+  /** Money from the smallest unit of its currency, as ISO 4217 names it. */
+  money(minor: number, currency: string): string
+  /** A day of the calendar with its month and year, as 2026-11-05. */
+  day(day: string): string
   /** A sentence with temperatures in °C, as materials and advice carry them, in the workshop's degrees. */
   inUnits(text: string): string
 }
@@ -100,6 +104,10 @@ export function formatter({
       )
     return formats.get(key)!.format(Object.is(value, -0) ? 0 : value)
   }
+  const money = (minor: number, currency: string) => {
+    const spoken = new Intl.NumberFormat(locale, { style: 'currency', currency })
+    return spoken.format(minor / 10 ** (spoken.resolvedOptions().maximumFractionDigits ?? 2))
+  }
   // Most formatters never say a count or a list: theirs are made when they do, and once.
   let rules: Intl.PluralRules | undefined
   const plural = (value: number, one: string, many: string) =>
@@ -129,6 +137,14 @@ export function formatter({
     plural,
     typed: (value, most, least = 0) => format(value, least, most, false),
     list: (items, joined) => listed(joined ?? 'bare').format(items),
+    money,
+    day: (day) =>
+      new Intl.DateTimeFormat(locale, {
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+        timeZone: 'UTC',
+      }).format(new Date(`${day}T12:00:00Z`)),
     massFigure,
     massUnit,
     gramsOf: (figure) => (system === 'metric' ? figure : figure * gramsPer.oz),

@@ -158,6 +158,7 @@ export function changesBetween(
     ...(before.name === after.name ? [] : [`called ${after.name}`]),
     ...shown('its picture', before, after, words.picture),
     ...(before.notes === after.notes ? [] : ['notes']),
+    ...shown('from', before.source?.who ?? '', after.source?.who ?? '', (who) => who || 'your own'),
   ]
 }
 

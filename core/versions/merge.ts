@@ -44,6 +44,7 @@ const settings = {
   use: ['use'],
   name: ['name'],
   notes: ['notes'],
+  source: ['source'],
   picture: ['thumbnail'],
 } as const satisfies Record<string, readonly (keyof FormulaDocument)[]>
 type Setting = keyof typeof settings
@@ -164,6 +165,7 @@ export function mergePlaces(
     ...setting('use', 'For', (of) => of.use),
     ...setting('name', 'Name', (of) => of.name),
     ...setting('notes', 'Notes', (of) => of.notes || 'none'),
+    ...setting('source', 'Where it is from', (of) => of.source?.who || 'your own'),
     ...setting('picture', 'Its picture', words.picture),
   ].map((place) => ({ ...place, says: capital(place.says) }))
 }

@@ -12,6 +12,7 @@ const stationOf: Partial<Record<keyof Workshop, Right>> = {
   bench: 'bench',
   rack: 'rack',
   costing: 'formulas',
+  selling: 'formulas',
   regions: 'formulas',
   lyeRisk: 'formulas',
   lyeRiskCleaning: 'formulas',

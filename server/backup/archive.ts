@@ -21,9 +21,10 @@ import { ZipFile } from 'yazl'
 import { z } from 'zod'
 import { flush, makeFolder, photosOf } from '../db/files'
 import { StorageTrouble } from '../db/troubles'
+import { writeReadable } from './readable'
 
 /*
- * An archive is a zip with the database, the photos and a manifest: what is in it, how long each entry is and its SHA-256, and
+ * An archive is a zip with the database, the photos, all of it once more as JSON and CSV, and a manifest: what is in it, how long each entry is and its SHA-256, and
  * how much the workshop held. The zip's comment seals the whole file with one more SHA-256, so that not a single bit of it can
  * change unnoticed.
  */
@@ -31,6 +32,9 @@ import { StorageTrouble } from '../db/troubles'
 /** The database as it is called inside an archive. */
 export const databaseEntry = 'mantle.sqlite'
 export const manifestEntry = 'manifest.json'
+/** What is there for people and other programs: nothing is restored from it. */
+export const readableFolder = 'readable'
+export const readableName = /^readable\/[\w.-]+(\/[\w.-]+)?$/
 /** Photos lie under their id, in the archive as beside the database. */
 export const photoName = /^[0-9a-f-]{36}$/
 
@@ -59,6 +63,15 @@ const countedTables = {
   orders: 'orders',
   markets: 'markets',
   marketEvents: 'market_events',
+  designs: 'designs',
+  soapWords: 'soap_words',
+  gifts: 'gifts',
+  notes: 'notes',
+  imports: 'imports',
+  shortWords: 'short_words',
+  lessons: 'lessons',
+  ribbons: 'ribbons',
+  paths: 'paths',
   photos: 'photos',
 } as const
 export type Counts = Record<keyof typeof countedTables, number>
@@ -188,7 +201,13 @@ export async function backup(database: string, archive: string, now: Date): Prom
     } finally {
       db.close()
     }
-    const { counts, photos, version } = ownTablesLeftOut(copy, database)
+    const open = join(work, readableFolder)
+    const { counts, photos, version, readable } = ownTablesLeftOut(
+      copy,
+      database,
+      open,
+      now.toISOString(),
+    )
     const there = photos.filter((id) => existsSync(join(photosOf(database), id)))
     const entries = [
       { name: databaseEntry, file: copy, compress: true },
@@ -197,6 +216,11 @@ export async function backup(database: string, archive: string, now: Date): Prom
         name: `photos/${id}`,
         file: join(photosOf(database), id),
         compress: false,
+      })),
+      ...readable.map((name) => ({
+        name: `${readableFolder}/${name}`,
+        file: join(open, name),
+        compress: true,
       })),
     ]
     const manifest: Manifest = {
@@ -228,8 +252,8 @@ export async function backup(database: string, archive: string, now: Date): Prom
   }
 }
 
-/** Takes out of a copy what belongs to this machine alone, and looks the copy over. */
-function ownTablesLeftOut(copy: string, database: string) {
+/** Takes out of a copy what belongs to this machine alone, looks the copy over, and writes it out for other programs. */
+function ownTablesLeftOut(copy: string, database: string, open: string, madeAt: string) {
   const db = new Database(copy)
   try {
     const tables = db.prepare<[], string>('SELECT name FROM sqlite_master').pluck().all()
@@ -245,7 +269,12 @@ function ownTablesLeftOut(copy: string, database: string) {
       : []
     db.pragma('journal_mode = DELETE')
     const version = db.pragma('user_version', { simple: true }) as number
-    return { counts: countsOf(db), photos, version }
+    return {
+      counts: countsOf(db),
+      photos,
+      version,
+      readable: writeReadable(db, open, madeAt),
+    }
   } finally {
     db.close()
   }

@@ -29,6 +29,15 @@ const documents = [
   ['blend', 'blends', "document ->> '$.name'"],
   ['order', 'orders', "'of ' || (document ->> '$.on')"],
   ['market', 'markets', "(document ->> '$.name') || ' ' || (document ->> '$.day')"],
+  ['design', 'designs', "document ->> '$.name'"],
+  ['gift', 'gifts', "document ->> '$.name'"],
+  ['note', 'notes', "coalesce(nullif(document ->> '$.title', ''), document ->> '$.when.day', '')"],
+  ['import', 'imports', "document ->> '$.name'"],
+  ['shortWord', 'short_words', "document ->> '$.short'"],
+  ['lesson', 'lessons', "document ->> '$.says'"],
+  ['path', 'paths', "document ->> '$.who'"],
+  ['ribbon', 'ribbons', "document ->> '$.name'"],
+  ['soap', 'soap_words', "coalesce(document ->> '$.tagline', '')"],
 ] as const
 
 /** Live documents of `one` that `other` lacks, and those that are another there. */

@@ -16,6 +16,7 @@ import {
   manifestEntry,
   manifestSchema,
   photoName,
+  readableName,
   sealOf,
   type Manifest,
 } from './archive'
@@ -48,6 +49,7 @@ export interface Opened {
 const mostEntries = 200_000
 const mostManifest = 64 * 1024 * 1024
 const mostPhoto = 16 * 1024 * 1024
+const mostReadable = 2 * 1024 * 1024 * 1024
 const mostRatio = 200
 /** Bytes that are small whatever the ratio. */
 const small = 1024 * 1024
@@ -77,7 +79,9 @@ function allowed(entry: Entry): number {
       ? Number.MAX_SAFE_INTEGER
       : fileName === manifestEntry
         ? mostManifest
-        : mostPhoto
+        : readableName.test(fileName)
+          ? mostReadable
+          : mostPhoto
   const bomb = uncompressedSize > small && uncompressedSize > mostRatio * compressedSize
   if (uncompressedSize > most || bomb)
     throw new Unusable(
@@ -169,14 +173,17 @@ async function unpacked(
     const id = fileName.startsWith('photos/') ? fileName.slice('photos/'.length) : ''
     const expected = told?.get(fileName)
     if (told && !expected) throw new Unusable(`"${fileName}" does not belong into this archive.`)
+    const isReadable = told !== null && readableName.test(fileName)
     // Of an archive without a manifest only what is known is taken.
-    if (fileName !== databaseEntry && !photoName.test(id)) continue
-    const file = join(folder, id || databaseEntry)
+    if (fileName !== databaseEntry && !photoName.test(id) && !isReadable) continue
+    const file = join(folder, isReadable ? 'read' : id || databaseEntry)
     const sha256 = await unpack(zip, entry, file)
     if (expected && (expected.sha256 !== sha256 || expected.bytes !== entry.uncompressedSize))
       throw new Unusable(`"${fileName}" in this archive is damaged.`)
     told?.delete(fileName)
-    if (id) photos.push({ id, file, sha256 })
+    // Looked over like all else, and not kept: nothing is restored from it.
+    if (isReadable) rmSync(file)
+    else if (id) photos.push({ id, file, sha256 })
   }
   if (told?.size) throw new Unusable(`The archive is not whole: ${[...told.keys()][0]} is missing.`)
   const database = join(folder, databaseEntry)

@@ -1,9 +1,18 @@
 import type { z } from 'zod'
 import type { Stored } from '#contracts/document'
 import { colourSchema } from '#contracts/colour'
+import { firstPathSchema } from '#contracts/firstSoap'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
+import {
+  importSchema,
+  lessonSchema,
+  noteSchema,
+  ribbonSchema,
+  shortWordSchema,
+} from '#contracts/journal'
+import { giftSchema, labelDesignSchema, soapWordsSchema } from '#contracts/label'
 import { marketSchema } from '#contracts/market'
 import { workshopMouldSchema } from '#contracts/mould'
 import { scentSchema } from '#contracts/scent'
@@ -40,7 +49,16 @@ function documentStore<T>(
     | 'lots'
     | 'blends'
     | 'markets'
-    | 'orders',
+    | 'orders'
+    | 'designs'
+    | 'soap_words'
+    | 'gifts'
+    | 'notes'
+    | 'imports'
+    | 'short_words'
+    | 'lessons'
+    | 'ribbons'
+    | 'paths',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'
@@ -144,3 +162,18 @@ export const blends = documentStore('blends', blendSchema)
 /** Market days; what happened on them is in `db/markets.ts`. */
 export const markets = documentStore('markets', marketSchema)
 export const orders = documentStore('orders', orderSchema)
+export const designs = documentStore('designs', labelDesignSchema)
+/** What customers read of a soap, by the id of its formula. */
+export const soapWords = documentStore('soap_words', soapWordsSchema)
+export const gifts = documentStore('gifts', giftSchema)
+/** Notes and old pages of the journal. */
+export const notes = documentStore('notes', noteSchema)
+/** Pages or rows that came in together. */
+export const imports = documentStore('imports', importSchema)
+export const shortWords = documentStore('short_words', shortWordSchema)
+/** Lessons that are followed, by the event that told each where there was one. */
+export const lessons = documentStore('lessons', lessonSchema)
+/** Searches of the journal that are kept. */
+export const ribbons = documentStore('ribbons', ribbonSchema)
+/** Ways up to a first soap. */
+export const paths = documentStore('paths', firstPathSchema)

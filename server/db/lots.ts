@@ -29,8 +29,13 @@ const columns = `id, revision, document, changed_at AS changedAt, changed_by AS 
 const asJson = `'{"id":"' || id || '","revision":' || revision || ',"changedAt":"' || changed_at || '","changedBy":'
   || json_quote(changed_by) || ',"stock":' || (stock / 1000.0) || ',"countedOn":' || json_quote(counted_on)
   || ',"document":' || document || '}'`
-const listed = (rows: string): string =>
-  `SELECT '[' || coalesce(group_concat(lot, ','), '') || ']' FROM (SELECT ${asJson} AS lot FROM lots ${rows})`
+const listed = (db: Db, rows: string, ...given: (string | number)[]): string => {
+  const found = db.prepare<(string | number)[], string>(`SELECT ${asJson} FROM lots ${rows}`)
+  return `[${found
+    .pluck()
+    .all(...given)
+    .join(',')}]`
+}
 
 interface Row extends Omit<StoredLot, 'document'> {
   document: string
@@ -43,28 +48,28 @@ const lotOf = ({ document, ...row }: Row): StoredLot => ({
 const here = 'WHERE stock <> 0 AND deleted_at IS NULL'
 
 /** Every lot that something is left of, or too much was drawn of, as the JSON of a list. */
-export const listLots = (db: Db): string => db.prepare<[], string>(listed(here)).pluck().get()!
+export const listLots = (db: Db): string => listed(db, here)
 
 /** How many lots have something that is to be minded on a day. */
 export const mindedLots = (db: Db, today: string): number =>
   db
-    .prepare<[], Row>(`SELECT ${columns} FROM lots ${here}`)
+    .prepare<[], Row>(`SELECT document, stock / 1000.0 AS stock FROM lots ${here}`)
     .all()
     .map(lotOf)
     .filter((lot) => flagsOf(lot, today, isCaustic(lot.document.thing)).length > 0).length
 
 /** Lots that are used up, the last that came first, some at a time, as JSON. `find` is part of the code or the thing. */
 export const listEmpty = (db: Db, find: string, before: string, most: number): string =>
-  db
-    .prepare<[string, string, string, number], string>(
-      listed(
-        `WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
-         AND (instr(plain(document ->> '$.code'), plain(?)) > 0 OR instr(thing, plain(?)) > 0)
-         ORDER BY came_on DESC LIMIT ?`,
-      ),
-    )
-    .pluck()
-    .get(before, find, find, most)!
+  listed(
+    db,
+    `WHERE came_on < ? AND stock = 0 AND deleted_at IS NULL
+     AND (instr(plain(document ->> '$.code'), plain(?)) > 0 OR instr(thing, plain(?)) > 0)
+     ORDER BY came_on DESC LIMIT ?`,
+    before,
+    find,
+    find,
+    most,
+  )
 
 export function getLot(db: Db, id: string): StoredLot | null {
   const row = db

@@ -1,5 +1,6 @@
 import {
   marketEventSchema,
+  type Market,
   type MarketDay,
   type MarketEvent,
   type ToldMarketEvent,
@@ -7,9 +8,10 @@ import {
 } from '#contracts/market'
 import type { BatchEvent } from '#contracts/batch'
 import { marketOf, outsOfMarket } from '#core/stores/market'
+import { standingEvents } from '#core/units/standingEvents'
 import { addEvents } from './batches'
 import type { Db } from './connection'
-import { markets } from './documents'
+import { goals, markets } from './documents'
 import { otherwiseKept } from './sameEvents'
 
 /** Events of a market day after a number, in the order in which they were taken. */
@@ -45,6 +47,25 @@ export function getMarket(db: Db, id: string): WholeMarket | null {
   return stored ? { ...stored, events: marketEventsAfter(db, id) } : null
 }
 
+/** What somebody asked for is promised under the id of the press; taken back, it is none. */
+function keepAsked(
+  db: Db,
+  { name }: Market,
+  fresh: readonly MarketEvent[],
+  all: readonly MarketEvent[],
+  now: string,
+): void {
+  const standing = new Set(standingEvents(all).map((event) => event.id))
+  const asked = new Set(all.flatMap((event) => (event.kind === 'asked' ? [event.id] : [])))
+  for (const event of fresh) {
+    if (event.kind === 'asked' && standing.has(event.id)) {
+      const { formulaId, bars, on, who } = event
+      goals.save(db, event.id, 0, { what: `${who}, ${name}`, on, formulaId, bars }, now)
+    }
+    if (event.kind === 'undone' && asked.has(event.event)) goals.remove(db, event.event, now)
+  }
+}
+
 export type TakenOfMarket =
   | { kind: 'taken'; events: ToldMarketEvent[] }
   /** An event of this id says something else: nothing of it was taken. */
@@ -74,6 +95,7 @@ export function addMarketEvents(
       for (const event of fresh)
         insert.run(event.id, id, event.kind, JSON.stringify(event), event.at, now)
       const all = marketEventsAfter(db, id)
+      keepAsked(db, market.document, fresh, all, now)
       if (fresh.some(({ kind }) => kind === 'closed'))
         for (const [batchId, told] of outsOfMarket(id, market.document, all))
           addEvents(
@@ -85,4 +107,38 @@ export function addMarketEvents(
       return { kind: 'taken', events: all }
     })
     .immediate()
+}
+
+/** How many of the last such days tell what usually goes. */
+const mostDays = 4
+
+/**
+ * Bars that went on the last days of the same name before one, by formula, the last day first.
+ * @returns for each formula as many figures as there were days
+ */
+export function soldBefore(db: Db, id: string): Map<string, number[]> {
+  const { name, day } = markets.get(db, id)!.document
+  const before = markets
+    .list(db)
+    .filter(({ document }) => document.name === name && document.day < day)
+    .map(({ id: other, document }) => ({
+      day: document.day,
+      now: marketOf(marketEventsAfter(db, other)),
+    }))
+    .filter(({ now }) => now.stage === 'closed')
+    .sort((a, b) => b.day.localeCompare(a.day))
+    .slice(0, mostDays)
+  const sold = new Map<string, number[]>()
+  const formulaOf = db
+    .prepare<[string], string>('SELECT formula_id FROM batches WHERE id = ?')
+    .pluck()
+  for (const [nth, { now }] of before.entries())
+    for (const { batchId, gone } of now.lines) {
+      const formulaId = formulaOf.get(batchId)
+      if (!formulaId) continue
+      const own = sold.get(formulaId) ?? before.map(() => 0)
+      own[nth]! += gone.sold
+      sold.set(formulaId, own)
+    }
+  return sold
 }

@@ -6,7 +6,12 @@ import { makeFolder, photosOf, writeWhole } from './files'
 const fileOf = (db: Db, id: string) => join(photosOf(db.name), id)
 
 /** What a photo is of. */
-export type PhotoOf = { batchId: string } | { trialId: string } | { lotId: string }
+export type PhotoOf =
+  | { batchId: string }
+  | { trialId: string }
+  | { lotId: string }
+  | { designId: string }
+  | { noteId: string }
 
 /** Keeps a photo. The same again is kept once; false when another one is kept under this id. */
 export function keepPhoto(
@@ -20,12 +25,14 @@ export function keepPhoto(
     batchId: 'batchId' in of ? of.batchId : null,
     trialId: 'trialId' in of ? of.trialId : null,
     lotId: 'lotId' in of ? of.lotId : null,
+    designId: 'designId' in of ? of.designId : null,
+    noteId: 'noteId' in of ? of.noteId : null,
   }
   const file = fileOf(db, id)
   makeFolder(photosOf(db.name))
   const row = db
     .prepare<[string], typeof owner>(
-      'SELECT batch_id AS batchId, trial_id AS trialId, lot_id AS lotId FROM photos WHERE id = ?',
+      'SELECT batch_id AS batchId, trial_id AS trialId, lot_id AS lotId, design_id AS designId, note_id AS noteId FROM photos WHERE id = ?',
     )
     .get(id)
   const same = JSON.stringify(row) === JSON.stringify(owner)
@@ -33,9 +40,20 @@ export function keepPhoto(
   // A file without its row is of a write that was cut short: it was never acknowledged.
   writeWhole(file, bytes)
   db.prepare(
-    `INSERT INTO photos (id, batch_id, trial_id, lot_id, type, bytes, kept_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+    `INSERT INTO photos (id, batch_id, trial_id, lot_id, design_id, note_id, type, bytes, kept_at)
+     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)
      ON CONFLICT (id) DO NOTHING`,
-  ).run(id, owner.batchId, owner.trialId, owner.lotId, type, bytes.length, now)
+  ).run(
+    id,
+    owner.batchId,
+    owner.trialId,
+    owner.lotId,
+    owner.designId,
+    owner.noteId,
+    type,
+    bytes.length,
+    now,
+  )
   return true
 }
 

@@ -3,8 +3,10 @@ import PDFDocument from 'pdfkit'
 import { create as squareCode } from 'qrcode'
 import type { LabelDesign, LabelElement, LabelWords } from '#contracts/label'
 import { saysOf } from '#core/label/fit'
-import { emOf, face, leading, setText, widthOf } from '#core/label/setting'
+import { bentLetters, emOf, face, leading, setText, widthOf } from '#core/label/setting'
 import { pageMm, type LabelPlace } from '#core/label/sheet'
+import { waveColours, wavePath } from '#core/label/wave'
+import { sumOf } from '#core/statistics/sum'
 import type { LabelFonts } from './fonts'
 
 /*
@@ -15,11 +17,6 @@ import type { LabelFonts } from './fonts'
 type Pdf = PDFKit.PDFDocument
 const pt = (mm: number): number => (mm * 72) / 25.4
 const hairline = 0.25
-
-/** A picture of the workshop. */
-export interface Logo {
-  bytes: Buffer
-}
 
 /** A piece of text and the face that has its letters. */
 function* runsOf(text: string, fonts: LabelFonts, bold: boolean) {
@@ -39,7 +36,7 @@ function* runsOf(text: string, fonts: LabelFonts, bold: boolean) {
 
 function drawText(
   pdf: Pdf,
-  element: Omit<LabelElement, 'id' | 'part' | 'text'>,
+  element: Omit<LabelElement, 'id' | 'part' | 'text' | 'bent' | 'picture'>,
   says: string,
   fonts: LabelFonts,
 ): void {
@@ -65,6 +62,27 @@ function drawText(
   }
 }
 
+/** Words along the edge of a round label, letter by letter. */
+function drawBent(
+  pdf: Pdf,
+  element: LabelElement,
+  says: string,
+  diameter: number,
+  fonts: LabelFonts,
+): void {
+  pdf.fillColor(element.colour).fontSize(pt(emOf(element.size)))
+  for (const { letter, x, y, turned } of bentLetters(says, element, diameter)) {
+    pdf
+      .save()
+      .translate(pt(diameter / 2 + x), pt(diameter / 2 + y))
+      .rotate(turned)
+    pdf
+      .font(fonts.faceOf(letter, element.bold))
+      .text(letter, 0, 0, { baseline: 'alphabetic', lineBreak: false, features: [] })
+    pdf.restore()
+  }
+}
+
 /** A code of squares, with the margin of four of them that readers ask for. */
 function drawSquares(pdf: Pdf, { x, y, width, height }: LabelElement, leadsTo: string): void {
   const { modules } = squareCode(leadsTo, { errorCorrectionLevel: 'M' })
@@ -72,15 +90,18 @@ function drawSquares(pdf: Pdf, { x, y, width, height }: LabelElement, leadsTo: s
   const one = side / (modules.size + 8)
   pdf.fillColor('#ffffff').rect(pt(x), pt(y), pt(side), pt(side)).fill()
   for (let row = 0; row < modules.size; row++)
-    for (let column = 0; column < modules.size; column++)
-      if (modules.get(row, column))
-        // A hair wider than it is: no white shows between two of them.
+    for (let column = 0; column < modules.size; column++) {
+      const from = column
+      while (column < modules.size && modules.get(row, column)) column++
+      if (column > from)
+        // A hair higher than it is: no white shows between two rows.
         pdf.rect(
-          pt(x + (column + 4) * one),
+          pt(x + (from + 4) * one),
           pt(y + (row + 4) * one),
-          pt(one) + 0.05,
+          pt((column - from) * one),
           pt(one) + 0.05,
         )
+    }
   pdf.fillColor('#000000').fill()
 }
 
@@ -97,26 +118,21 @@ function drawBars(pdf: Pdf, { x, y, width, height }: LabelElement, digits: strin
   pdf.fillColor('#000000').fill()
 }
 
-function drawWave(pdf: Pdf, { x, y, width, height, colour }: LabelElement, pale: string): void {
-  const wave = (top: number) => {
-    pdf.moveTo(pt(x), pt(y + top + height * 0.18))
-    pdf.bezierCurveTo(
-      pt(x + width * 0.3),
-      pt(y + top - height * 0.22),
-      pt(x + width * 0.6),
-      pt(y + top + height * 0.5),
-      pt(x + width),
-      pt(y + top + height * 0.05),
-    )
-    pdf
-      .lineTo(pt(x + width), pt(y + height))
-      .lineTo(pt(x), pt(y + height))
-      .closePath()
-  }
-  wave(0)
-  pdf.fill(pale)
-  wave(height * 0.32)
-  pdf.fill(colour)
+function drawWave(
+  pdf: Pdf,
+  { x, y, width, height }: LabelElement,
+  [deep, pale]: readonly [deep: string, pale: string],
+): void {
+  pdf.save().translate(pt(x), pt(y)).scale(pt(1))
+  pdf
+    .path(wavePath(width, height, 0))
+    .fillOpacity(deep === pale ? 0.6 : 1)
+    .fill(pale)
+  pdf
+    .path(wavePath(width, height, 0.32))
+    .fillOpacity(1)
+    .fill(deep)
+  pdf.restore()
 }
 
 /** The edge of a label, as a path. */
@@ -154,84 +170,122 @@ function drawTest(pdf: Pdf, design: LabelDesign, fonts: LabelFonts): void {
   drawText(pdf, below, `${long} mm`, fonts)
 }
 
+/** The picture of a logo, as it goes into a PDF. */
+export type Pictures = ReadonlyMap<string, Buffer>
+
 /** What is drawn for one label, but for its place. */
 function drawLabel(
   pdf: Pdf,
   design: LabelDesign,
   words: LabelWords,
   fonts: LabelFonts,
-  look: { pale: string; logo: Logo | null },
+  pictures: Pictures,
 ): void {
   pdf.save()
   edge(pdf, design).clip()
   for (const element of design.elements) {
-    if (element.part === 'wave') drawWave(pdf, element, look.pale)
+    const picture = element.picture && pictures.get(element.picture)
+    if (element.part === 'wave') drawWave(pdf, element, waveColours(element, words))
     else if (element.part === 'qr') {
-      if (element.text || words.qr) drawSquares(pdf, element, element.text || words.qr)
+      const leadsTo = element.text || words.qr
+      if (leadsTo) drawSquares(pdf, element, leadsTo)
     } else if (element.part === 'barcode') {
       if (element.text) drawBars(pdf, element, element.text)
     } else if (element.part === 'logo') {
-      if (look.logo)
-        pdf.image(look.logo.bytes, pt(element.x), pt(element.y), {
+      if (picture)
+        pdf.image(picture, pt(element.x), pt(element.y), {
           fit: [pt(element.width), pt(element.height)],
           align: 'center',
           valign: 'center',
         })
-    } else drawText(pdf, element, saysOf(element, words), fonts)
+    } else if (design.form === 'round' && element.bent !== 'no')
+      drawBent(pdf, element, saysOf(element, words), design.width, fonts)
+    else drawText(pdf, element, saysOf(element, words), fonts)
   }
   pdf.restore()
+  if (design.sheet.edges) edge(pdf, design).lineWidth(hairline).stroke('#9aa6a5')
 }
 
 /**
- * Labels at their places, page by page.
- * @param words one for all, or one for each place
+ * Three hundred labels say the same: a line is shaped once. The library remembers lines only where it may kern them, and the core
+ * counted without.
  */
-export async function labelsPdf(
-  design: LabelDesign,
-  words: LabelWords | readonly LabelWords[],
-  places: readonly LabelPlace[],
+function rememberLines(pdf: Pdf): void {
+  const face = (
+    pdf as unknown as { _font: { layoutRun(text: string, features: unknown): unknown } }
+  )._font
+  const shape = face.layoutRun.bind(face)
+  const shaped = new Map<string, unknown>()
+  face.layoutRun = (text, features) => {
+    const known = shaped.get(text) ?? shape(text, features)
+    shaped.set(text, known)
+    return known
+  }
+}
+
+/** Labels of one design, each at its place, with words of its own or one for all. */
+export interface LabelJob {
+  design: LabelDesign
+  words: readonly LabelWords[]
+  places: readonly LabelPlace[]
+}
+
+/**
+ * Labels at their places, page by page: how many are drawn is told after each page, the file comes last.
+ * @param test hairlines and a ruler in place of what they say
+ */
+export async function* labelsPdf(
+  jobs: readonly LabelJob[],
   fonts: LabelFonts,
   {
     test = false,
-    pale = '#e0cf98',
-    logo = null,
-    title = design.name,
-  }: {
-    test?: boolean
-    pale?: string
-    logo?: Logo | null
-    title?: string
-  } = {},
-): Promise<Buffer> {
-  const [wide, tall] = pageMm[design.sheet.page]
+    pictures = new Map(),
+    title,
+  }: { test?: boolean; pictures?: Pictures; title: string },
+): AsyncGenerator<{ done: number; of: number } | { pdf: Buffer }> {
   const pdf = new PDFDocument({
-    size: [pt(wide), pt(tall)],
     margin: 0,
     autoFirstPage: false,
+    // None of those that come with the library: its files need not be there.
+    font: null as unknown as string,
     lang: 'en',
     displayTitle: true,
     info: { Title: title, Creator: 'Mantle' },
   })
   const chunks: Buffer[] = []
   pdf.on('data', (chunk: Buffer) => chunks.push(chunk))
-  const done = new Promise<void>((resolve, reject) => {
+  const ended = new Promise<void>((resolve, reject) => {
     pdf.on('end', resolve)
     pdf.on('error', reject)
   })
-  for (const [name, bytes] of fonts.files) pdf.registerFont(name, bytes)
-  let page = -1
-  for (const [nth, place] of places.entries()) {
-    while (page < place.page) {
-      pdf.addPage()
-      page++
+  for (const [name, bytes] of fonts.files) {
+    pdf.registerFont(name, bytes)
+    rememberLines(pdf.font(name))
+  }
+  const of = sumOf(jobs, ({ places }) => places.length)
+  let done = 0
+  for (const { design, words, places } of jobs) {
+    const [wide, tall] = pageMm[design.sheet.page]
+    let page = -1
+    for (const [nth, place] of places.entries()) {
+      while (page < place.page) {
+        if (done > 0) {
+          yield { done, of }
+          // Others are answered between two pages.
+          await new Promise(setImmediate)
+        }
+        pdf.addPage({ size: [pt(wide), pt(tall)], margin: 0 })
+        page++
+      }
+      pdf.save().translate(pt(place.x), pt(place.y))
+      if (test) drawTest(pdf, design, fonts)
+      else drawLabel(pdf, design, words[nth] ?? words[0]!, fonts, pictures)
+      pdf.restore()
+      done++
     }
-    pdf.save().translate(pt(place.x), pt(place.y))
-    const own = 'name' in words ? words : (words[nth] ?? words[0]!)
-    if (test) drawTest(pdf, design, fonts)
-    else drawLabel(pdf, design, own, fonts, { pale, logo })
-    pdf.restore()
   }
   pdf.end()
-  await done
-  return Buffer.concat(chunks)
+  await ended
+  yield { done, of }
+  yield { pdf: Buffer.concat(chunks) }
 }

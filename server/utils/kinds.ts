@@ -1,14 +1,24 @@
 import { colourSchema } from '#contracts/colour'
+import { firstPathSchema } from '#contracts/firstSoap'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
 import { workshopMouldSchema } from '#contracts/mould'
 import { scentSchema } from '#contracts/scent'
+import {
+  importSchema,
+  lessonSchema,
+  noteSchema,
+  ribbonSchema,
+  shortWordSchema,
+} from '#contracts/journal'
+import { giftSchema, labelDesignSchema, soapWordsSchema } from '#contracts/label'
 import { marketSchema } from '#contracts/market'
 import { blendSchema, lotSchema, orderSchema, type Blend } from '#contracts/store'
 import { supplierSchema } from '#contracts/supplier'
 import { trialSchema } from '#contracts/trial'
 import { library } from '#core/materials/library'
+import { plainWord } from '#core/materials/tokens'
 import { meansLyeOrWater } from '#core/materials/lyeWords'
 import { blendPrefix } from '#core/materials/blended'
 import { materialsUsed } from '#core/formula/frozen'
@@ -253,4 +263,106 @@ export const lotRoutes = documentRoutes({
         'Something was drawn from it, or it was counted: it stays, so that it can be traced.',
       )
   },
+})
+
+export const designRoutes = documentRoutes({
+  store: stores.designs,
+  schema: labelDesignSchema,
+  called: 'design',
+  may: ['formulas'],
+  beforeSave(db, id, { also }) {
+    if (!also) return
+    const other = also === id ? null : stores.designs.get(db, also)
+    if (!other) refuse(422, 'There is no such design; it may be deleted.', 'document.also')
+    if (other.document.also)
+      refuse(422, `${other.document.name} has one that goes with it itself.`, 'document.also')
+  },
+  beforeDelete(db, id) {
+    const names = stores.designs
+      .list(db)
+      .filter(({ document }) => document.also === id)
+      .map(({ document }) => document.name)
+    if (names.length) refuse(409, `It goes with ${firstFew(names)}. Take it off there first.`)
+  },
+})
+
+export const soapWordsRoutes = documentRoutes({
+  store: stores.soapWords,
+  schema: soapWordsSchema,
+  called: 'soap',
+  may: ['formulas'],
+})
+
+export const giftRoutes = documentRoutes({
+  store: stores.gifts,
+  schema: giftSchema,
+  called: 'box',
+  may: ['formulas'],
+  beforeSave(db, _id, { bars }) {
+    bars.forEach(({ batchId }, place) => {
+      if (!db.prepare('SELECT 1 FROM batches WHERE id = ?').get(batchId))
+        refuse(422, 'There is no such batch.', `document.bars[${place}].batchId`)
+    })
+  },
+})
+
+/** Refuses a note of a batch or with a lesson that is not there. */
+function checkBatch(db: Db, batchId: string | null): void {
+  if (batchId && !db.prepare('SELECT 1 FROM batches WHERE id = ?').get(batchId))
+    refuse(422, 'There is no such batch.', 'document.batchId')
+}
+
+export const noteRoutes = documentRoutes({
+  store: stores.notes,
+  schema: noteSchema,
+  called: 'note',
+  may: ['rack', 'bench', 'formulas'],
+  beforeSave: (db, _id, { batchId }) => checkBatch(db, batchId),
+})
+
+export const lessonRoutes = documentRoutes({
+  store: stores.lessons,
+  schema: lessonSchema,
+  called: 'lesson',
+  may: ['rack', 'formulas'],
+  beforeSave: (db, _id, { batchId }) => checkBatch(db, batchId),
+})
+
+export const importRoutes = documentRoutes({
+  store: stores.imports,
+  schema: importSchema,
+  called: 'import',
+  may: ['formulas'],
+})
+
+export const shortWordRoutes = documentRoutes({
+  store: stores.shortWords,
+  schema: shortWordSchema,
+  called: 'short word',
+  may: ['formulas'],
+  beforeSave(db, id, { short, place }) {
+    const same = stores.shortWords
+      .list(db)
+      .find(
+        (one) =>
+          one.id !== id &&
+          one.document.place === place &&
+          plainWord(one.document.short) === plainWord(short),
+      )
+    if (same) refuse(422, `“${short}” stands for ${same.document.long} already.`, 'document.short')
+  },
+})
+
+export const ribbonRoutes = documentRoutes({
+  store: stores.ribbons,
+  schema: ribbonSchema,
+  called: 'ribbon',
+  may: ['rack', 'formulas'],
+})
+
+export const pathRoutes = documentRoutes({
+  store: stores.paths,
+  schema: firstPathSchema,
+  called: 'path',
+  may: ['formulas', 'bench'],
 })

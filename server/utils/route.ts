@@ -66,9 +66,11 @@ function parsedId(event: H3Event, schema: z.ZodType<string>): string {
   return parsed.success ? parsed.data : refuse(404, 'There is nothing at this address.')
 }
 
-/** An answer that is JSON already. */
-export const json = (text: string): Response =>
-  new Response(text, { headers: { 'content-type': 'application/json' } })
+/** An answer that is JSON already. Given as bytes: a web response of a megabyte is sent in pieces and takes twice as long. */
+export function json(event: H3Event, text: string): Buffer {
+  setResponseHeader(event, 'content-type', 'application/json')
+  return Buffer.from(text)
+}
 
 /** Who asks, or a refusal when nobody known does, or nobody who may. */
 function callerFor(event: H3Event, asked: readonly Right[]): Caller {

@@ -5,6 +5,7 @@ import { blankFormula } from '../../core/formula/blank'
 import { planned, upTo } from '../support/atBench'
 import { Line } from '../support/line'
 import { space } from '../support/quiet'
+import { dress, rehearse } from '../support/rehearse'
 import { send } from '../support/send'
 import { expect, test } from './fixtures'
 import { sumOf } from '#core/statistics/sum'
@@ -38,15 +39,6 @@ async function begin(page: Page, batch: Batch, url = '') {
   await page.goto(`${url}/bench/${batch.id}`)
   await page.getByRole('button', { name: 'Start at the bench' }).press('Enter')
   await heading(page, 'Clear the room, dress')
-}
-async function dress(page: Page) {
-  for (const digit of ['1', '2', '3', '4', '5']) await page.keyboard.press(digit)
-  await expect(page.getByText('Dressed, room is clear')).toBeVisible()
-  await space(page)
-  await heading(page, 'Line or grease the mould')
-  await space(page)
-  await heading(page, 'Lay everything out')
-  await space(page)
 }
 const taken = (page: Page) => expect(page.getByRole('button', { name: /^Take it/ })).toBeVisible()
 /** Pours what is wanted on the stand-in scale and takes it. */
@@ -394,27 +386,7 @@ test('a rehearsal is guided, tells mistakes, and leaves no trace in the records'
   await expect(page.getByText('No number before the safety check is through.')).toBeVisible()
   await page.getByRole('button', { name: 'To the check' }).click()
   await dress(page)
-  await page.getByRole('button', { name: '60×' }).click()
-  for (;;) {
-    const title = (await page.getByRole('heading', { level: 1 }).textContent()) ?? ''
-    if (/rehearsal is over/.test(title)) break
-    if (/^Weigh/.test(title)) {
-      await page.keyboard.type('500')
-      await page.keyboard.press('k')
-      // Too much of it is asked about, also when it is called enough; this one goes on as it is.
-      const asked = page.getByRole('group', { name: 'Too much', exact: true })
-      const gone = page.getByRole('heading', { level: 1 }).filter({ hasNotText: title })
-      await asked.or(gone).first().waitFor()
-      if (await asked.isVisible()) await page.keyboard.press('3')
-    } else if (/emulsion|trace$/.test(title)) {
-      await page.keyboard.press('3')
-      await space(page)
-    } else {
-      await space(page)
-      if (/^Let the/.test(title)) await space(page)
-    }
-    await expect(page.getByRole('heading', { level: 1, name: title, exact: true })).toBeHidden()
-  }
+  await rehearse(page)
   await expect(page.getByRole('heading', { name: 'What to do otherwise next time' })).toBeVisible()
   await expect(page.getByText(/Sodium hydroxide: .* too much\./)).toBeVisible()
   await expect(page.getByText('Combined with the lye at')).toBeVisible()

@@ -1,6 +1,7 @@
 import { labelDesignSchema } from '#contracts/label'
-import { labelWords } from './labelWords'
+import { labelShopOf, labelWords } from './labelWords'
 import { beginDesign } from '#core/label/designs'
+import type { LabelKnown } from '#core/label/subject'
 import { usualSetup } from '#contracts/benchWords'
 import type { NewBatchEvent } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
@@ -112,7 +113,21 @@ const cut: NewBatchEvent[] = [
   { kind: 'cut', day: '2026-03-02', bars: 12 },
 ]
 
+/** A batch that is to be labelled, and all that its label goes by. */
+const labelBatch = { ...batch(...cut), id: 'hostel-41', name: 'Hostel Bar', number: 41 }
+const labelShop = labelShopOf()
+const labelKnown: LabelKnown = {
+  shop: labelShop,
+  scents: new Map(),
+  batch: (id) => (id === labelBatch.id ? labelBatch : null),
+  gift: () => null,
+  soap: () => null,
+}
+
 export const exampleScope: Record<string, unknown> = {
+  labelBatch,
+  labelShop,
+  labelKnown,
   example,
   made,
   shipped,

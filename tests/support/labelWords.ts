@@ -1,4 +1,5 @@
-import type { LabelWords } from '#contracts/label'
+import { sellingSchema, type LabelWords, type Selling } from '#contracts/label'
+import type { LabelShop } from '#core/label/words'
 
 /** What a label of a bar says, for tests. */
 export const labelWords: LabelWords = {
@@ -11,7 +12,17 @@ export const labelWords: LabelWords = {
   dates: 'Made 5 Nov 2026, best from 17 Dec',
   code: 'HB41',
   maker: 'Slate Shed',
+  person: 'Slate Shed, Kiln Lane, Saltness',
   warnings: 'Keep out of eyes.',
   price: '£4.50',
   qr: 'HB41 made 2026-11-05',
+  colours: ['#c9ad6b', '#e0cf98'],
 }
+
+/** A workshop that sells, with some of it otherwise. */
+export const labelShopOf = (changes: Partial<Selling> = {}): LabelShop => ({
+  name: 'Slate Shed',
+  timeZone: 'Europe/Dublin',
+  currency: 'GBP',
+  selling: { ...sellingSchema.parse({ place: 'gb' }), ...changes },
+})

@@ -27,6 +27,12 @@ const papers = computed(() => [
       ]
     : []),
   {
+    says: 'Labels',
+    what: 'list, net weight, dates, as a PDF',
+    to: `/batches/${batch.id}/labels`,
+    word: 'Open',
+  },
+  {
     says: 'What it cost',
     what: 'gram by gram, its lots, its price',
     to: `/batches/${batch.id}/cost`,

@@ -11,6 +11,7 @@ const { frozen, guided, earlier } = defineProps<{
   earlier: RunEvent[][]
 }>()
 const router = useRouter()
+const route = useRoute()
 const workshop = useWorkshop()
 /** One rehearsal at a time on a device; a reload goes on with it. */
 const kept = useSessionStorage<{ id: string; name: string } | null>('mantle-rehearsal', null, {
@@ -40,7 +41,8 @@ provideBench({
 function leave() {
   forgetRehearsal(id)
   kept.value = null
-  void router.push('/bench')
+  // Who came from the way to a first soap goes back to it.
+  void router.push(route.query.back === 'first' ? '/journal/first?rehearsed=1' : '/bench')
 }
 </script>
 

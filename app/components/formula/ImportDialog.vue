@@ -14,6 +14,11 @@ const busy = ref(false)
 async function read(event: Event) {
   incoming.value = await readFormulaFiles([...((event.target as HTMLInputElement).files ?? [])])
 }
+async function readText(text: string) {
+  incoming.value = text.trim()
+    ? await readFormulaFiles([new File([text], 'The code.json', { type: 'application/json' })])
+    : []
+}
 const usable = computed(() => incoming.value.filter(({ document }) => document))
 const taken = computed(() => new Set(formulas.list.map(({ document }) => document.name)))
 /** What will happen to one of them, or every reason why it cannot. */
@@ -43,13 +48,21 @@ async function take() {
 <template>
   <AppDialog v-model="open" title="Import formulas" wide>
     <div class="px-5 py-4">
-      <FieldRow says="Files ending in .mantle.json, one that holds several, or a table (.csv)">
+      <FieldRow
+        says="Files ending in .mantle.json, one that holds several, a page that was given away (.html), or a table (.csv)"
+      >
         <input
           type="file"
           multiple
-          accept=".json,.csv,.tsv,.txt,application/json,text/csv"
+          accept=".json,.csv,.tsv,.txt,.html,application/json,text/csv,text/html"
           class="field font-normal"
           @change="read"
+        />
+      </FieldRow>
+      <FieldRow says="Or the text of a square code" class="mt-3">
+        <textarea
+          class="field min-h-16 font-mono text-[13px] font-normal"
+          @change="readText(($event.target as HTMLTextAreaElement).value)"
         />
       </FieldRow>
       <ul

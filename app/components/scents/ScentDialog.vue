@@ -19,7 +19,7 @@ const draft = ref<Scent>(start ? structuredClone(toRaw(start.document)) : maker.
 const supplier = ref(
   suppliers.list.find(({ id }) => id === draft.value.supplierId)?.document.name ?? '',
 )
-const allergens = ref(say.value.list(draft.value.allergens))
+const allergens = ref(allergensText(draft.value.allergens, say.value))
 const smells = ref(say.value.list(draft.value.smells))
 const unit = computed(() => minorUnits(settings.value.currency))
 const price = computed({
@@ -58,7 +58,7 @@ async function done() {
       drawer: draft.value.drawer?.trim().toUpperCase() || null,
       sheetOn: draft.value.sheetOn || null,
       supplierId: await maker.supplierId(supplier.value),
-      allergens: words(allergens.value),
+      allergens: readAllergens(allergens.value),
       smells: words(smells.value),
       parts: draft.value.kind === 'blend' ? draft.value.parts : [],
     }
@@ -212,7 +212,7 @@ async function done() {
           <input
             v-model="allergens"
             class="field font-normal"
-            placeholder="Linalool, Citronellol"
+            placeholder="Linalool 1.2 %, Citronellol"
           />
         </FieldRow>
       </div>

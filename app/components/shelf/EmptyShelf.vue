@@ -99,6 +99,10 @@ async function open(print: boolean) {
         <p class="mt-1.5 text-ink-2">
           {{ dayText(today, { weekday: true, long: true }) }}. Nothing is due, nothing is promised.
         </p>
+        <p class="mt-1.5">
+          Never made soap?
+          <NuxtLink to="/journal/first" class="link">Your first one, in nine steps</NuxtLink>
+        </p>
       </div>
       <div class="flex flex-wrap gap-5">
         <div>

@@ -6,6 +6,7 @@ const { cost } = defineProps<{ cost: number }>()
 const workshop = useWorkshop()
 const { settings, say } = storeToRefs(workshop)
 const toasts = useToasts()
+const soaps = useSoapWords()
 const money = (minor: number) => moneyText(minor, settings.value.currency)
 const costing = computed(() => settings.value.costing)
 const chosen = ref(0)
@@ -53,15 +54,23 @@ async function save(changes: Partial<typeof costing.value>) {
     toasts.show(sentenceOf(error), { bad: true })
   }
 }
-async function setPrice() {
-  if (price.value === null) return
-  const outlets = costing.value.outlets.map((one, nth) =>
-    nth === chosen.value ? { ...one, price: price.value } : one,
-  )
-  await save({ outlets })
-  toasts.show(`${outlet.value.name}: ${money(price.value)} a bar.`)
+/** What stands in the list from now on: what is paid, or what is to be asked where nobody said. */
+const toSet = computed(() => price.value ?? ask.value)
+async function setPrice(formulaId: string) {
+  if (toSet.value === null) return
+  const now = Math.round(toSet.value)
+  try {
+    await soaps.load()
+    const before = soaps.of(formulaId).price
+    await soaps.change(formulaId, { price: now })
+    toasts.show(`${money(now)} a bar, on its labels, its card and in the price list.`, {
+      undo: async () => void (await soaps.change(formulaId, { price: before })),
+    })
+  } catch (error) {
+    toasts.show(sentenceOf(error), { bad: true })
+  }
 }
-defineExpose({ setPrice })
+defineExpose({ setPrice, canSet: computed(() => toSet.value !== null) })
 </script>
 
 <template>

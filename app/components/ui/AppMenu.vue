@@ -10,7 +10,8 @@ export interface MenuEntry {
 }
 
 /** What can be done with one thing, behind three dots. */
-defineProps<{ label: string; entries: MenuEntry[] }>()
+/** `words`: the button says what it does, in place of the dots. */
+defineProps<{ label: string; entries: MenuEntry[]; words?: boolean }>()
 /** Where there is no room below and some above, it opens upwards. */
 const upwards = ref(false)
 function place({ el }: VNode) {
@@ -23,7 +24,8 @@ function place({ el }: VNode) {
   <Menu v-slot="{ open }" as="div" class="relative">
     <MenuButton
       :aria-label="label"
-      class="flex size-7 items-center justify-center rounded-sm hover:bg-line-2"
+      class="flex items-center justify-center rounded-sm"
+      :class="words ? 'min-h-7' : 'size-7 hover:bg-line-2'"
     >
       <slot><EllipsisVertical :size="16" /></slot>
     </MenuButton>

@@ -77,10 +77,23 @@ const due = (jobs: DueJob[]): Row[] =>
           ),
     found: null,
   }))
+/** `note …` is written down at once, whatever else is called so. */
+const noted = computed(() => /^(?:note|write)\s+(\S.{2,})$/is.exec(query.value.trim())?.[1] ?? '')
+const { write } = useQuickNote()
+const noteRow = (text: string): Row => ({
+  key: 'note',
+  says: `Note: ${text}`,
+  also: 'in the journal, of today; 18: at its head is batch 18, @Jo a person, #word a word to find it by',
+  verbs: [],
+  whyNot: undefined,
+  act: () => write(text),
+  found: null,
+})
 const groups = computed((): { title: string; late?: boolean; rows: Row[] }[] => {
   const { verb, doIt, called } = finding.value
   const all = query.value.trim()
     ? [
+        { title: 'Journal', rows: noted.value ? [noteRow(noted.value)] : [] },
         { title: 'Do it', rows: doIt.map((one) => rowOf(one, verb)) },
         {
           title: verb ? `Not to ${verb}, but called so` : 'Called so',

@@ -1,4 +1,4 @@
-<script setup lang="ts" generic="T extends string | number | null">
+<script setup lang="ts" generic="T extends string | number | boolean | null">
 /** One of a few, side by side: radio keys under one name. */
 const { options, label } = defineProps<{
   options: readonly { is: T; says: string }[]

@@ -274,7 +274,7 @@ const mixed = computed(() => {
               }}
             </p>
             <p v-if="row.scent.allergens.length" class="mt-2">
-              On a label: {{ say.list(row.scent.allergens) }}.
+              On a label: {{ allergensText(row.scent.allergens, say) }}.
             </p>
             <p v-if="row.scent.vanillin !== null" class="text-ink-2">
               {{

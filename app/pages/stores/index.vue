@@ -175,6 +175,7 @@ const holding = ref(false)
         <div class="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1 text-[13px]">
           <NuxtLink to="/stores/blends" class="link">Made up ahead</NuxtLink>
           <NuxtLink to="/stores/markets" class="link">Market days</NuxtLink>
+          <NuxtLink to="/stores/labels" class="link">Labels and prices</NuxtLink>
           <NuxtLink to="/stores/year" class="link">Cost and the year</NuxtLink>
           <NuxtLink to="/stores/used-up" class="link">Used up</NuxtLink>
           <button type="button" class="link" @click="asTable">As a table</button>

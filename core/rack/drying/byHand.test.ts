@@ -5,7 +5,7 @@ import { quantile } from '../../statistics/quantile'
 import { randomSource } from '../../statistics/randomSource'
 import { plainClock } from './clock'
 import { dryingCurve, dryingForecast, dryingPrior, fitDrying, sidesOf, type Drying } from './fit'
-import { dryDay, labelGrams, lastWeighed, leftAfter, paceIn } from './model'
+import { dryDay, lastWeighed, leftAfter, paceIn } from './model'
 import { weighedDays, type WeighIn } from './weighedDays'
 
 /*
@@ -192,13 +192,6 @@ describe('what lists need of it', () => {
     })
     expect(lastWeighed({ weighed: [], drying })).toBeNull()
     expect(lastWeighed({ weighed, drying: null })).toBeNull()
-  })
-
-  it('is a label rounded down to a gram or a tenth of an ounce', () => {
-    expect(labelGrams(103.999, 'metric')).toBe(103)
-    expect(labelGrams(104, 'metric')).toBe(104)
-    // 100 g are 3.527 oz.
-    expect(labelGrams(100, 'imperial')).toBeCloseTo(3.5 * 28.349523125, 6)
   })
 
   it('is dry on some day even where nobody would wait for it', () => {

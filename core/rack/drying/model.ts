@@ -1,6 +1,4 @@
 import type { BatchFacts, DryingShape } from '#contracts/batch'
-import { gramsPer } from '../../units/measures'
-import type { UnitSystem } from '../../units/formatter'
 import { mean } from '../../statistics/sum'
 
 /*
@@ -82,13 +80,4 @@ export function lastWeighed({
   if (!weighed.length || !drying) return null
   const middle = mean(weighed.map(({ grams }) => grams))
   return { mean: middle, lost: 1 - middle / drying.grams }
-}
-
-/**
- * The net weight in g that a label may state: rounded down, to whole grams or to tenths of an ounce.
- * @example labelGrams(103.7, 'metric') // 103
- */
-export function labelGrams(netGrams: number, system: UnitSystem): number {
-  const step = system === 'metric' ? 1 : gramsPer.oz / 10
-  return Math.floor(netGrams / step + 1e-9) * step
 }

@@ -10,9 +10,9 @@ const asked = z.object({
 /** Batches of which nothing is left, a page at a time: `?before=` the number of the last one seen, `?find=` part of a name or a number. */
 export default route(
   null,
-  ({ db, query }) => {
+  ({ db, event, query }) => {
     const { find, before, most } = parsed(asked, query)
-    return json(listGone(db, find, before, most))
+    return json(event, listGone(db, find, before, most))
   },
   { may: ['read'] },
 )

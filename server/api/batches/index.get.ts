@@ -1,3 +1,3 @@
 import { listBatches } from '../../db/batches'
 
-export default route(null, ({ db }) => json(listBatches(db)), { may: ['read'] })
+export default route(null, ({ db, event }) => json(event, listBatches(db)), { may: ['read'] })

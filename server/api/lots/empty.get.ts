@@ -9,9 +9,9 @@ const asked = z.object({
 /** Lots that are used up, the last that came first, fifty at a time. */
 export default route(
   null,
-  ({ db, query }) => {
+  ({ db, event, query }) => {
     const { find, before } = parsed(asked, query)
-    return json(listEmpty(db, find, before, 50))
+    return json(event, listEmpty(db, find, before, 50))
   },
   { may: ['read'] },
 )

@@ -7,13 +7,13 @@ import { getWorkshop } from '../../db/workshop'
 /** What reservations and "lasts until" are worked out from: what is planned, and what went in the last half year. */
 export default route(
   null,
-  ({ db, now }) => {
+  ({ db, event, now }) => {
     const { timeZone } = getWorkshop(db)
     const today = dayIn(timeZone, new Date(now))
     const planned = JSON.stringify(plannedBatches(db, timeZone))
     const packs = JSON.stringify(packsSince(db, addDays(today, -550)))
     const used = usedSince(db, addDays(today, -7 * weeksBack))
-    return json(`{"planned":${planned},"used":${used},"packs":${packs}}`)
+    return json(event, `{"planned":${planned},"used":${used},"packs":${packs}}`)
   },
   { may: ['read'] },
 )

@@ -31,6 +31,9 @@ onMounted(load)
 watch(() => settings.value.costing, load)
 const name = computed(() => (batch.value ? `${batch.value.name} ${batch.value.number}` : 'A batch'))
 useHead({ title: () => `${name.value}, what it cost · Mantle` })
+const bothWays = useTemplateRef<{ canSet: boolean; setPrice: (formulaId: string) => void }>(
+  'bothWays',
+)
 const which = ref<'made' | 'today'>('made')
 const cost = computed(() =>
   which.value === 'made' ? (costs.value?.made ?? costs.value?.today) : costs.value?.today,
@@ -96,12 +99,18 @@ const lots = computed(() =>
           </button>
         </div>
         <AppButton :to="`/batches/${id}`">To the batch</AppButton>
+        <AppButton
+          kind="main"
+          :disabled="!bothWays?.canSet"
+          @click="bothWays?.setPrice(batch.formulaId)"
+          >Set its price</AppButton
+        >
       </header>
       <div class="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,480px)]">
         <section class="sheet px-4 py-3" aria-label="What is in the cost">
           <CostBars :cost="cost" :bars="costs.bars" />
         </section>
-        <PriceBothWays v-if="cost.bar !== null" :cost="cost.bar" />
+        <PriceBothWays v-if="cost.bar !== null" ref="bothWays" :cost="cost.bar" />
       </div>
       <section v-if="lots.length" class="sheet px-4 py-3" aria-labelledby="behind">
         <h2 id="behind" class="text-[14px] font-bold text-ink">The lots behind it</h2>

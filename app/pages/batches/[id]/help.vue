@@ -16,6 +16,7 @@ const title = computed(() =>
   batch.value ? `${batch.value.name}, batch ${batch.value.number}: what do you make of it?` : '',
 )
 const refused = ref(false)
+const giving = ref(false)
 async function copy() {
   try {
     await navigator.clipboard.writeText(helpText(title.value, question.value.trim(), parts.value))
@@ -41,6 +42,7 @@ const save = () =>
         ><Copy :size="16" /> {{ copied ? 'Copied' : 'Copy as text' }}</AppButton
       >
       <AppButton @click="save">Save as text</AppButton>
+      <AppButton @click="giving = true">Give it away</AppButton>
     </template>
     <p v-if="refused" role="alert" class="mb-3 text-stop no-print">
       This browser does not let Mantle copy; save it as text instead.
@@ -61,5 +63,6 @@ const save = () =>
       </div>
       <PhotoStrip :batch="batch" />
     </article>
+    <LazyGiveDialog v-if="giving" v-model="giving" :make="() => giveBatch(batch!, parts)" />
   </PrintPage>
 </template>

@@ -141,6 +141,7 @@ const weighIns = computed(() =>
           that when long dried. On the dry day a bar weighs about
           {{ say.mass(roundTo(batch.facts.drying.gramsDry, 1)) }}.
           <NuxtLink to="/explained" class="link">Why?</NuxtLink>
+          <NuxtLink :to="`/batches/${batch.id}/labels`" class="link ml-2">Make its labels</NuxtLink>
         </p>
       </section>
       <section class="sheet" aria-label="Papers">

@@ -25,6 +25,7 @@ const why = ref<Figure | null>(null)
 const making = ref(false)
 const versions = ref(false)
 const picturing = ref(false)
+const giving = ref(false)
 const typedLine = ref<{ focus: () => void } | null>(null)
 /** A formula that has nothing yet begins with its first line. */
 watch(
@@ -124,6 +125,7 @@ const entries = computed(() => [
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
     : [{ says: 'Divide into pots', act: divide }]),
   { says: 'Copy as text, to ask others', act: () => void copyText() },
+  { says: 'Give it away', act: () => (giving.value = true) },
   { says: 'Export', act: () => exportFormulas(document.value.name, document.value) },
   ...(document.value.parts.length
     ? []
@@ -268,6 +270,7 @@ const entries = computed(() => [
           <h2 class="mb-1.5">Learned</h2>
           <LessonList :lessons="lessons" @drop="drop" />
         </div>
+        <JournalSays v-if="!open.length" :document="document" :formula-id="id" />
         <ul v-if="open.length" class="border-t border-line-2" aria-label="Still open">
           <li
             v-for="item in open"
@@ -304,16 +307,23 @@ const entries = computed(() => [
           </div>
         </FirstSlip>
       </div>
-      <label class="flex flex-col px-4 py-3">
-        <h2 class="mb-1.5">Notes</h2>
-        <textarea
-          class="field min-h-16 w-full flex-1 resize-y"
-          maxlength="20000"
-          placeholder="What it is for, what to try next. A word behind # files it: #market"
-          :value="document.notes"
-          @input="editor.put(['notes'], ($event.target as HTMLTextAreaElement).value)"
+      <div class="flex flex-col px-4 py-3">
+        <label class="flex flex-1 flex-col">
+          <h2 class="mb-1.5">Notes</h2>
+          <textarea
+            class="field min-h-16 w-full flex-1 resize-y"
+            maxlength="20000"
+            placeholder="What it is for, what to try next. A word behind # files it: #market"
+            :value="document.notes"
+            @input="editor.put(['notes'], ($event.target as HTMLTextAreaElement).value)"
+          />
+        </label>
+        <SourceLine
+          class="mt-2"
+          :source="document.source"
+          @change="(source) => editor.put(['source'], source)"
         />
-      </label>
+      </div>
     </div>
     <div
       v-if="document.parts.length || document.method.patterns.length"
@@ -344,6 +354,11 @@ const entries = computed(() => [
     </p>
     <LazyWhyDialog v-if="why" v-model="why" :document="document" :result="result" />
     <LazyMakeBatchDialog v-if="making" v-model="making" />
+    <LazyGiveDialog
+      v-if="giving"
+      v-model="giving"
+      :make="() => giveFormula(document, result, say)"
+    />
     <LazyVersionsDialog v-if="versions" v-model="versions" />
   </div>
 </template>

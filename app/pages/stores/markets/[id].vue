@@ -15,7 +15,8 @@ const { market, now, waiting, away, problem, tell } = useMarket(id)
 const { say, today, settings } = storeToRefs(useWorkshop())
 const batches = useBatches()
 const goals = useGoals()
-onMounted(() => Promise.all([batches.load(), goals.load()]))
+const soaps = useSoapWords()
+onMounted(() => Promise.all([batches.load(), goals.load(), soaps.load()]))
 const title = computed(() => market.value?.document.name ?? 'Market day')
 useHead({ title: () => `${title.value} · Mantle` })
 const money = (minor: number) => moneyText(minor, settings.value.currency)
@@ -90,7 +91,7 @@ const ready = computed((): Packable[] =>
         stays: stays?.bars ?? 0,
         on: stays?.on ?? null,
         packed: line?.packed ?? 0,
-        price: line?.price ?? usual.value,
+        price: line?.price ?? soaps.of(batch.formulaId).price ?? usual.value,
       }
     }),
 )
@@ -103,6 +104,10 @@ const barred = computed(() =>
 )
 function pack({ batch, price }: Packable, bars: number, each = price) {
   void tell({ kind: 'packed', batchId: batch.id, bars: Math.max(0, bars), price: each })
+}
+const packOf = (batchId: string, bars: number) => {
+  const one = ready.value.find(({ batch }) => batch.id === batchId)
+  if (one) pack(one, bars)
 }
 function leave() {
   void tell({ kind: 'left' })
@@ -148,6 +153,11 @@ function answer(line: MarketLine, how: MarketWay | 'later') {
     card: false,
   })
 }
+const asking = ref(false)
+const formulas = useFormulas()
+onMounted(() => formulas.load())
+const formulaName = (formulaId: string) =>
+  formulas.list.find((one) => one.id === formulaId)?.document.name ?? 'a soap'
 const saying = ref('')
 const said = ref('')
 function keepSaid() {
@@ -216,6 +226,7 @@ const lastSays = computed(() => {
             >
           </p>
         </div>
+        <MarketWishes v-if="!closed" :market-id="id" :packable="ready" @pack="packOf" />
         <ul>
           <li
             v-for="one in ready"
@@ -347,6 +358,32 @@ const lastSays = computed(() => {
         <p v-if="!now.lines.length" class="px-4 py-8 text-center text-ink-2">
           Nothing is packed yet.
         </p>
+        <div v-if="!closed" class="px-4 pt-3">
+          <AppButton
+            class="min-h-11 w-full"
+            :disabled="!formulas.list.length"
+            @click="asking = true"
+            >Somebody asks for more</AppButton
+          >
+          <p
+            v-for="one in now.asked"
+            :key="one.id"
+            class="mt-1 flex items-center gap-3 text-[13.5px]"
+          >
+            <span class="min-w-0 flex-1"
+              >{{ one.who }}: {{ one.bars }} {{ formulaName(one.formulaId) }} by
+              {{ dayText(one.on, { today }) }}</span
+            >
+            <button
+              type="button"
+              class="link min-h-9"
+              :aria-label="`Take back what ${one.who} asked for`"
+              @click="tell({ kind: 'undone', event: one.id })"
+            >
+              Take it back
+            </button>
+          </p>
+        </div>
         <p v-if="last && !closed" class="flex items-center gap-3 px-4 py-3" role="status">
           <span class="min-w-0 flex-1 truncate">{{ lastSays }}</span>
           <button
@@ -465,7 +502,11 @@ const lastSays = computed(() => {
     <footer class="sticky bottom-0 flex gap-2 border-t border-line bg-sheet px-4 py-3">
       <template v-if="closed"
         ><p class="flex min-h-14 items-center font-semibold text-ok">
-          The day is closed; the batches know of it.
+          {{
+            waiting.length
+              ? 'The day is closed here; the batches learn of it when this is sent.'
+              : 'The day is closed; the batches know of it.'
+          }}
         </p></template
       >
       <AppButton
@@ -521,6 +562,7 @@ const lastSays = computed(() => {
         ></AppButton
       >
     </footer>
+    <AskedDialog v-if="asking" v-model="asking" @asked="tell" />
     <AppDialog
       v-if="saying"
       :model-value="true"

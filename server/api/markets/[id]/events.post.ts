@@ -1,6 +1,7 @@
 import { marketEventsSchema } from '#contracts/market'
 import { marketOf } from '#core/stores/market'
 import { whyNotOut } from '#core/events/out'
+import { formulas } from '../../../db/documents'
 import { getBatch } from '../../../db/batches'
 import { addMarketEvents, getMarket } from '../../../db/markets'
 import { queueStale } from '../../../facts/queue'
@@ -13,6 +14,8 @@ export default route(
     const known = new Set(market.events.map((event) => event.id))
     const fresh = body.events.filter((event) => !known.has(event.id))
     fresh.forEach((event, place) => {
+      if (event.kind === 'asked' && !formulas.get(db, event.formulaId))
+        refuse(422, 'There is no such formula; it may be deleted.', `events[${place}].formulaId`)
       if (!('batchId' in event)) return
       const batch =
         getBatch(db, event.batchId) ??

@@ -1,0 +1,10 @@
+-- The way of somebody who has never made soap, up to the first bar.
+CREATE TABLE paths (
+  id TEXT PRIMARY KEY,
+  revision INTEGER NOT NULL CHECK (revision >= 1),
+  document TEXT NOT NULL CHECK (json_valid(document)),
+  created_at TEXT NOT NULL,
+  changed_at TEXT NOT NULL,
+  changed_by TEXT NOT NULL DEFAULT '',
+  deleted_at TEXT
+) STRICT;
