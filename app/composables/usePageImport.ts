@@ -66,6 +66,8 @@ export function usePageImport(id: string) {
   })
   let since = 0
   function turnTo(place: number) {
+    // What was typed a moment ago goes with the page it was typed on.
+    if (since) keepDraft()
     at.value = place
     const page = pages.value[place]?.document
     if (!page) return
@@ -180,11 +182,13 @@ export function usePageImport(id: string) {
   }
   /** Saves go one after the other, each with the revision that the one before it got. */
   const inTurn = oneByOne()
-  const save = (place: number, document: Note): Promise<void> =>
+  const save = (place: number, document: Note, isDraft = false): Promise<void> =>
     inTurn(async () => {
       const stored = pages.value[place]!
+      // A page that was kept before, or while its draft waited to be sent, stays kept.
+      const what = isDraft ? stored.document.what : document.what
       try {
-        const saved = await notes.save(stored.id, stored.revision, document)
+        const saved = await notes.save(stored.id, stored.revision, { ...document, what })
         pages.value = pages.value.map((one, other) => (other === place ? saved : one))
         problem.value = ''
       } catch (error) {
@@ -200,13 +204,14 @@ export function usePageImport(id: string) {
         throw error
       }
     })
-  const keepDraft = useDebounceFn(() => {
-    const page = now.value
-    if (!page || (!draft.typed && !draft.title)) return
-    // A page that was kept before stays kept while it is put right.
-    void save(at.value, documentNow(page.document.what)).catch(() => undefined)
-  }, 700)
-  watch([() => draft.typed, () => draft.title], () => void keepDraft())
+  function keepDraft() {
+    const document = now.value?.document
+    if (!document || (draft.typed === document.typed && draft.title.trim() === document.title))
+      return
+    void save(at.value, documentNow(document.what), true).catch(() => undefined)
+  }
+  const keepDraftSoon = useDebounceFn(keepDraft, 700)
+  watch([() => draft.typed, () => draft.title], () => void keepDraftSoon())
 
   const seconds = ref<number[]>([])
   async function keep(what: PageKind = draft.what) {

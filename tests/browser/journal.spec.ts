@@ -101,6 +101,46 @@ test('forty photos come in, a line each; shorthand is learned at the first corre
   expect(photo.headers.get('content-type')).toBe('image/jpeg')
 })
 
+test.describe('on a slow line', () => {
+  test.use({ serviceWorkers: 'block' })
+  test('a page stays kept while its draft waits to be sent, and a page left in a hurry keeps what was typed', async ({
+    page,
+    server,
+  }) => {
+    await page.route('**/api/notes/*', async (route) => {
+      await new Promise((done) => setTimeout(done, 1500))
+      await route.continue()
+    })
+    await page.goto('/journal/import')
+    await page.getByLabel('What the notebook is called').fill('Slow notebook')
+    await page.getByLabel('Photos of pages').setInputFiles(
+      Array.from({ length: 3 }, (_, nth) => ({
+        name: `page ${nth + 1}.png`,
+        mimeType: 'image/png',
+        buffer: pagePicture(nth),
+      })),
+    )
+    await expect(page.getByRole('heading', { name: 'Slow notebook, 3 pages' })).toBeVisible()
+    await page.getByLabel('Title').fill('Olive, plain')
+    // The draft is sent 700 ms after the last letter: here the page is being kept just then.
+    await page.getByLabel('Title').press('Enter')
+    await expect(page.getByText('1 in, this is page 2')).toBeVisible()
+    await page.getByLabel('Title').fill('Half a pa')
+    await page.getByRole('button', { name: /^Page 3/ }).click()
+    const [{ id }] = (await get<Stored<Import>[]>(`${server.url}/api/imports`)).filter(
+      ({ document }) => document.name === 'Slow notebook',
+    ) as [Stored<Import>]
+    await expect
+      .poll(async () =>
+        (await get<Stored<Note>[]>(`${server.url}/api/imports/${id}/notes`)).map(
+          ({ document: { what, title } }) => `${what}: ${title}`,
+        ),
+      )
+      .toEqual(['batch: Olive, plain', 'unread: Half a pa', 'unread: '])
+    await expect(page.getByText('1 in, this is page 3')).toBeVisible()
+  })
+})
+
 test('a messy sheet: faults by their line, two rows mended, brought in, taken out at once, in again with the same columns', async ({
   page,
   server,
