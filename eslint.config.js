@@ -78,6 +78,7 @@ export const coreRooms = [
   'stores',
   'cost',
   'journal',
+  'learning',
 ]
 
 /** What is said in one place: `core/units/formatter.ts` for figures, counts and lists, `app/utils/dates.ts` for days and times. */

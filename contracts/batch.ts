@@ -77,6 +77,8 @@ export interface DryingFacts {
   dryOn: string
   from: string
   to: string
+  /** The day before own records moved it, where they did. */
+  rawDryOn?: string
   gramsDry: number
   /** g that 97.5 of 100 bars still weigh when long dried. */
   netGrams: number

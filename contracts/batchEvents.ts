@@ -65,20 +65,26 @@ const benchSchema = z.strictObject({
   notes: z.array(z.string().max(1000)).max(60).optional(),
   /** Names of what was weighed and not written down: taken as planned. */
   assumed: z.array(z.string().max(120)).max(60).optional(),
+  /** °C of the lye at its hottest, minutes on the bench's clock when the two met, minutes from there to each stage that was marked. */
+  peakC: z.number().nullable().optional(),
+  metAt: z.number().nullable().optional(),
+  stages: z.partialRecord(z.enum(batterStages), z.number()).optional(),
 })
 export type AtBench = z.infer<typeof benchSchema>
 
 /**
  * One thing that Mantle foretold: the middle, and between what it lies nine times in ten. °C of the lye jug at its hottest; minutes
  * on the bench's clock until lye and oils meet, and from there to a stage; hours after the pour in which to unmould; days after it
- * until dry; g of a bar for its label; g of batter in the mould.
+ * until dry; g of a bar for its label; g of batter in the mould; what a bar costs, in the smallest unit of money. `raw`: the middle
+ * before own records moved it, where they did.
  */
 const forecastSchema = z.strictObject({
-  what: z.enum(['peak', 'meeting', 'stage', 'unmould', 'dry', 'net', 'yield']),
+  what: z.enum(['peak', 'meeting', 'stage', 'unmould', 'dry', 'net', 'yield', 'cost']),
   of: z.string().max(40).optional(),
   at: z.number(),
   low: z.number(),
   high: z.number(),
+  raw: z.number().optional(),
 })
 export type Forecast = z.infer<typeof forecastSchema>
 

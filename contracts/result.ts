@@ -1,3 +1,4 @@
+import type { Offsets } from './learning'
 import type { FormulaDocument, WaterHeld } from './formula'
 import type { FattyAcid, LiquidMoment, SpoonKind, WayOfLiquid } from './words'
 
@@ -144,6 +145,8 @@ export interface Frozen {
   remarks: Remark[]
   /** Which spoons its amounts were measured with. */
   spoons?: SpoonKind
+  /** What the workshop's records moved its forecasts by on that day. */
+  offsets?: Offsets
   /** Why a stop was overruled, by remark id. */
   overruled: Record<string, string>
 }

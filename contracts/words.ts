@@ -197,6 +197,7 @@ export const insideKeys = [
   'emergency',
   'costing',
   'selling',
+  'learning',
 ] as const
 export const keptByField: ReadonlySet<string> = new Set(insideKeys)
 /** What is drawn in the room besides places for bars. */

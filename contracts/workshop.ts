@@ -4,6 +4,7 @@ import { barsSchema, cureDaysSchema, daySchema, idSchema } from './basics'
 import type { Stored } from './document'
 import type { FormulaDocument } from './formula'
 import { sellingSchema } from './label'
+import { offsetKinds, type Offsets } from './learning'
 import { setupSchema } from './run'
 import { goodsIds } from './storeWords'
 import type { insideKeys } from './words'
@@ -256,6 +257,10 @@ export const workshopSchema = z.strictObject({
       poison: telephone.default(''),
     })
     .default({ ambulance: '112', poison: '' }),
+  /** The day from which own records move a kind of forecast anew, where somebody reset it. */
+  learning: z
+    .strictObject({ resets: z.partialRecord(z.enum(offsetKinds), daySchema).default({}) })
+    .default({ resets: {} }),
   /** When the scale was last held against a mass that is known, g, and what it showed; null where nobody did. */
   scaleCheck: z
     .strictObject({
@@ -305,6 +310,8 @@ export interface WorkshopNow extends Workshop {
   today: string
   /** Humidity that bars dry in, 0–1: as logged of late, or as stated. */
   humidity: number
+  /** What own records move forecasts by. */
+  offsets: Offsets
 }
 
 export type StoredFormula = Stored<FormulaDocument>

@@ -78,8 +78,8 @@ export const demoBatches: DemoBatch[] = [
   }),
   usual('Wardrobe Block', 405, 34, { left: gone(300, 'All to the wardrobe.') }),
   usual('Plain Tallow', 392, 22, { left: gone(290) }),
-  usual('Hostel Bar', 377, 23, { left: gone(270, 'Hostel took twenty, three kept.') }),
-  usual('Boatyard Scrub', 362, 20, { left: gone(250) }),
+  usual('Hostel Bar', 377, 23, { cut: 374, left: gone(270, 'Hostel took twenty, three kept.') }),
+  usual('Boatyard Scrub', 362, 20, { cut: 360, left: gone(250) }),
   usual('Laurel Evening', 344, 17, { places: [[1, 17]], trusted: true, strips: [] }),
   {
     formula: 'Fir & Smoke',
@@ -103,6 +103,8 @@ export const demoBatches: DemoBatch[] = [
   usual('Fir & Smoke', 322, 23, { left: gone(214) }),
   usual('Estuary Hands', 301, 14, { left: gone(205, 'Sold out at the spring market.') }),
   usual('Hostel Bar', 283, 24, {
+    cut: 280,
+    bench: 'Steady as always, light trace after four minutes.',
     felt: [
       [42, { quickFoam: 4, lastingFoam: 4, skinAfter: 4, keepsShape: 4 }],
       [70, { quickFoam: 5, lastingFoam: 4, skinAfter: 4, keepsShape: 5 }],
@@ -138,13 +140,14 @@ export const demoBatches: DemoBatch[] = [
     left: gone(133),
     notes: [[209, 'Went orange at the rim: oils were still 41 °C. Wait for 35.']],
   }),
-  usual('Plain Tallow', 196, 23, { left: gone(101) }),
+  usual('Plain Tallow', 196, 23, { left: gone(101), bench: 'Quicker than the book says.' }),
   usual('Lighthouse Coconut', 181, 9, {
     cut: 181,
     troubles: [[6, 'ash', 2, 'White tops again, as always without gel.']],
     left: gone(96),
   }),
   usual('Boatyard Scrub', 163, 21, {
+    cut: 161,
     troubles: [[1, 'oil-on-top', 2, 'A spoon of oil in one corner.']],
     remelted: [
       3,
@@ -155,6 +158,8 @@ export const demoBatches: DemoBatch[] = [
     left: gone(84),
   }),
   usual('Hostel Bar', 148, 24, {
+    cut: 145,
+    bench: 'Soft on the second day, cut on the third.',
     felt: [[45, { quickFoam: 4, lastingFoam: 5, skinAfter: 4, keepsShape: 4 }]],
     left: gone(70),
   }),
@@ -190,8 +195,9 @@ export const demoBatches: DemoBatch[] = [
     out: [[12, 5, 'given', 'the boatyard']],
     gel: 'none',
   }),
-  usual('Estuary Hands', 89, 14, { left: gone(20) }),
+  usual('Estuary Hands', 89, 14, { left: gone(20), bench: 'Nothing to tell.' }),
   usual('Hostel Bar', 74, 24, {
+    cut: 72,
     felt: [
       [45, { quickFoam: 5, lastingFoam: 4, skinAfter: 4, keepsShape: 4, scent: 4, colour: 5 }],
     ],

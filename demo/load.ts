@@ -42,6 +42,7 @@ import { keepVersion } from '../server/db/versions'
 import { hashOf, newSecret } from '../server/lan/pairing'
 import { photosOf } from '../server/db/files'
 import { keepPhoto } from '../server/db/photos'
+import { offsetsIn } from '../server/db/learning'
 import { dryingRoom, logRoom } from '../server/db/room'
 import { addRunEvents, startRun } from '../server/db/runs'
 import { standInRoom } from '../server/devices/standInRoom'
@@ -111,7 +112,9 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
   const thumbnails = thumbnailsOf(formulas.list(db), library)
   for (const told of demoBatches) {
     const { document } = demoFormulas.find((formula) => formula.document.name === told.formula)!
-    const frozen = freeze(document, library)
+    // What the records of that day had taught, and no later ones.
+    const offsets = offsetsIn(db, back(told.planned))
+    const frozen = freeze(document, { ...library, offsets })
     const rule = cureRuleFor(frozen.result)
     const id = idAt(back(told.planned), 9)
     const thumbnail = thumbnails.get(formulaIds.get(told.formula)!)!
@@ -212,7 +215,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
         left.ago,
         13,
       )
-    addEvents(db, id, [...events, ...foretold({ bars: told.bars, frozen, events }, room)])
+    addEvents(db, id, [...events, ...foretold(db, { bars: told.bars, frozen, events }, room)])
   }
 }
 
@@ -220,6 +223,7 @@ function loadBatches(db: Db, today: string, formulaIds: Map<string, string>): vo
 const judgedBy = 3
 /** What Mantle would have foretold at the cut, the third weigh-in and the last one. */
 function foretold(
+  db: Db,
   batch: { bars: number; frozen: Frozen; events: ToldBatchEvent[] },
   room: DryingRoom,
 ) {
@@ -229,7 +233,9 @@ function foretold(
   return [cut, weighed[judgedBy - 1], weighed.at(-1)].flatMap((last): ToldBatchEvent[] => {
     if (!last) return []
     const until = events.slice(0, events.indexOf(last) + 1)
-    const forecast = forecastToKeep(until, driedOf({ ...batch, events: until }, room))
+    const { dry } = offsetsIn(db, last.at.slice(0, 10))
+    const asKnown = { ...room, offset: dry?.factor ?? 1 }
+    const forecast = forecastToKeep(until, driedOf({ ...batch, events: until }, asKnown))
     if (!forecast) return []
     const event = { kind: 'foretold' as const, ...forecast }
     return [{ ...kept(event, idAt(forecast.day, 14)), at: last.at }]

@@ -85,6 +85,7 @@ export const demoWorkshop: Workshop = {
   emergency: { ambulance: '112', poison: '000 555 0142' },
   begin: { superfat: 0.05, water: 2.2, naohPurity: 0.985 },
   dates: { locale: 'en-GB', firstDay: 1 },
+  learning: { resets: {} },
   bench: { roomC: 17, scaleMax: 10_000, guardC: 38, thermometer: true, sends: true },
   rack: {
     humidity: 0.58,

@@ -32,6 +32,7 @@ export const useMaterials = defineStore('materials', () => {
     ...materials.value,
     scents: scents.known,
     colours: colours.known,
+    offsets: workshop.offsets,
   }))
   async function load() {
     try {

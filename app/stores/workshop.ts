@@ -1,5 +1,6 @@
 import type { FirstQuestion } from '#contracts/words'
 import { keptByField } from '#contracts/words'
+import type { Offsets } from '#contracts/learning'
 import type { Workshop, WorkshopChanges, WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
@@ -52,12 +53,15 @@ export const useWorkshop = defineStore('workshop', () => {
     dates: { locale: null, firstDay: 1 },
     bench: {},
     rack: { humidity: 0.55, turnEvery: 5, cures: [], places: [], fixtures: [], sensor: null },
+    learning: { resets: {} },
     scaleCheck: null,
     vessels: [],
   })
   const today = ref('')
   /** Humidity that bars dry in, 0–1. */
   const humidity = ref(0.55)
+  /** What own records move forecasts by. */
+  const offsets = shallowRef<Offsets>({})
   const ready = ref(false)
   const problem = ref('')
 
@@ -80,7 +84,7 @@ export const useWorkshop = defineStore('workshop', () => {
 
   /** @param asked when it was asked for: the answer's clock stood about halfway between then and now */
   function take(answer: WorkshopNow, asked = Date.now()) {
-    const { now, today: day, humidity: damp, revision: at, ...workshop } = answer
+    const { now, today: day, humidity: damp, offsets: moved, revision: at, ...workshop } = answer
     revision = at
     behind = Date.parse(now) - (asked + Date.now()) / 2
     settings.value = workshop
@@ -89,6 +93,7 @@ export const useWorkshop = defineStore('workshop', () => {
     // The first day of a time zone takes long to name; lists ask for hundreds.
     dayIn(workshop.timeZone, new Date(now))
     humidity.value = damp
+    offsets.value = moved
     problem.value = ''
     ready.value = true
   }
@@ -154,6 +159,7 @@ export const useWorkshop = defineStore('workshop', () => {
     settings,
     today,
     humidity,
+    offsets,
     clock,
     dayOf,
     timeOf,

@@ -43,5 +43,6 @@ export function freeze(
     remarks: remarksOn(document, result, library),
     overruled,
     spoons: library.spoons,
+    ...(library.offsets && Object.keys(library.offsets).length ? { offsets: library.offsets } : {}),
   }
 }

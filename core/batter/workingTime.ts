@@ -103,6 +103,7 @@ export function workingTime(
     } else unknownScents.push(scent.name)
   }
   if (!byBlender(document)) add('stirred by hand', 4)
+  if (library.offsets?.stage) add('as your own batches went', library.offsets.stage.factor)
   const index = factors.reduce((product, { times }) => product * times, 1)
   return {
     index,

@@ -71,6 +71,7 @@ export function frozenLibrary(frozen: Frozen): Library {
     additives: of<Additive>('additive'),
     scents: of<KnownScent>('scent'),
     spoons: frozen.spoons,
+    offsets: frozen.offsets,
   }
 }
 

@@ -156,6 +156,7 @@ export function afterPour(
   if (patternOf(document) === 'drizzle') add('drizzled top', 1.15)
   if (forecast.verdict === 'gels') add('gel', 0.7)
   if (gel === 'prevent') add('kept cool', 1.5)
+  if (library.offsets?.unmould) add('as your own loaves did', library.offsets.unmould.factor)
   const hours = clamp(
     factors.reduce((product, [, times]) => product * times, 24),
     3,

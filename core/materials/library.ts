@@ -1,3 +1,4 @@
+import type { Offsets } from '#contracts/learning'
 import type { Colour } from '#contracts/colour'
 import type { KnownScent } from '#contracts/scent'
 import type { SpoonKind } from '#contracts/words'
@@ -22,6 +23,8 @@ export interface Library {
   colours?: ReadonlyMap<string, Colour>
   /** Which spoons amounts are measured with here; US ones unless the workshop says otherwise. */
   spoons?: SpoonKind
+  /** What the workshop's own records move forecasts by. */
+  offsets?: Offsets
 }
 
 const byId = <T extends { id: string }>(list: T[]) => new Map(list.map((item) => [item.id, item]))

@@ -29,6 +29,8 @@ export interface DryingBatch {
 export interface DryingRoom {
   humidity: number
   days: readonly RoomDay[]
+  /** What own records move the day by on which bars are dry; 1 where they do not. */
+  offset?: number
 }
 
 type StandingEvent = ReturnType<typeof standingEvents<ToldBatchEvent>>[number]
@@ -155,7 +157,13 @@ export function forecastToKeep(
     after: last.id,
     day: last.day,
     forecasts: [
-      { what: 'dry', at: days(drying.dryOn), low: days(drying.from), high: days(drying.to) },
+      {
+        what: 'dry',
+        at: days(drying.dryOn),
+        low: days(drying.from),
+        high: days(drying.to),
+        ...(drying.rawDryOn ? { raw: days(drying.rawDryOn) } : {}),
+      },
       { what: 'net', at: net, low: net, high: roundTo(drying.grams, 2) },
     ],
   }
@@ -236,10 +244,15 @@ function dryingFactsOf(batch: DryingBatch, pouredOn: Day, room: DryingRoom): Bat
   const drying = dryingOf(batch, room)!
   const forecast = dryingForecast(drying, randomSource(1))
   const until = Math.max(drying.lastDay + beyond, Math.min(forecast.dry.to, lastDrawn) + 4)
+  // Own records speak for the forecasts that they were learned from: later the bars' own weights say it better.
+  const { offset = 1 } = room
+  const moves = offset !== 1 && !forecast.levelled && drying.times <= forecastAfter
+  const day = (count: number) => addDays(pouredOn, Math.round(moves ? count * offset : count))
   return {
-    dryOn: addDays(pouredOn, forecast.dry.at),
-    from: addDays(pouredOn, forecast.dry.from),
-    to: addDays(pouredOn, forecast.dry.to),
+    dryOn: day(forecast.dry.at),
+    from: day(forecast.dry.from),
+    to: day(forecast.dry.to),
+    ...(moves ? { rawDryOn: addDays(pouredOn, forecast.dry.at) } : {}),
     gramsDry: forecast.gramsDry,
     netGrams: forecast.netGrams,
     grams: drying.marked,

@@ -20,6 +20,7 @@ const stationOf: Partial<Record<keyof Workshop, Right>> = {
   citricAcid: 'formulas',
   lyeTin: 'formulas',
   begin: 'formulas',
+  learning: 'formulas',
 }
 
 /** Changes of the settings, each field by itself. */
@@ -38,7 +39,7 @@ export default route(
       })
     logSensor(db)
     // Drying goes by the room: the forecast of every bar moves with it.
-    if (roomHumidity(db) !== before) queueHere(db)
+    if (roomHumidity(db) !== before || changes.learning) queueHere(db)
     return workshopNow(db, now)
   },
   { may: ['settings', 'bench', 'rack', 'formulas'] },

@@ -20,6 +20,8 @@ import { factsAtOnce, factsOf, forecastToKeep } from '#core/rack/facts'
 import type { Felt } from '#core/rack/feel'
 import { lessonsOf } from '#core/rack/lessons'
 import { standingOf } from '#core/rack/standing'
+import { figuresOf } from '#core/learning/figures'
+import { cameTrueOf } from '#core/learning/scorecard'
 import { sightings } from '#core/troubles/along'
 import { caseOf } from '#core/troubles/case'
 import { figureKinds } from '#core/troubles/figures'
@@ -28,6 +30,7 @@ import { dayIn, daysBetween } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
 import type { Db } from './connection'
 import { v7 } from 'uuid'
+import { keepCameTrue } from './learning'
 import { dryingRoom } from './room'
 
 /** What a batch kept, with its document in today's version. */
@@ -37,7 +40,7 @@ function frozenIn(text: string): Frozen {
 }
 
 /** The way facts are worked out; raise it when the core says something else of the same events. */
-const madeBy = 8
+const madeBy = 9
 
 interface Row {
   id: string
@@ -114,6 +117,9 @@ export function factsNeed(db: Db, id: string): FactsNeed | null {
   return row ? { bars: row.bars, frozen: frozenIn(row.frozen), events: eventsOf(db, id) } : null
 }
 
+/** Figures are compared, not said. */
+const unsaid = formatter({})
+
 /** Marks facts whose fit is still to be worked out. */
 const outstanding = 0
 
@@ -126,10 +132,21 @@ function writeFacts(db: Db, id: string, need: FactsNeed, facts: BatchFacts, by: 
     .get(id)!
   const { stage } = standingOf({ facts, cure }, '')
   const { document, result } = need.frozen
+  const figures = figuresOf({ ...need, facts }, unsaid)
   db.prepare(
-    `INSERT INTO batch_facts (batch_id, made_by, here, name, batter, facts) VALUES (?, ?, ?, ?, ?, ?)
-     ON CONFLICT (batch_id) DO UPDATE SET made_by = excluded.made_by, here = excluded.here, facts = excluded.facts`,
-  ).run(id, by, stage === 'left' ? 0 : 1, document.name, result.batter, JSON.stringify(facts))
+    `INSERT INTO batch_facts (batch_id, made_by, here, name, batter, facts, figures) VALUES (?, ?, ?, ?, ?, ?, ?)
+     ON CONFLICT (batch_id) DO UPDATE SET made_by = excluded.made_by, here = excluded.here, facts = excluded.facts,
+       figures = excluded.figures`,
+  ).run(
+    id,
+    by,
+    stage === 'left' ? 0 : 1,
+    document.name,
+    result.batter,
+    JSON.stringify(facts),
+    JSON.stringify(figures),
+  )
+  keepCameTrue(db, id, cameTrueOf({ events: need.events, facts }))
 }
 
 /** Keeps what the fit foretells as an event of the batch, where something new was told since it last was. */
@@ -464,8 +481,6 @@ function outsOf(db: Db, batchId: string): BarsOut[] {
   })
 }
 
-/** Figures are compared, not said. */
-const unsaid = formatter({})
 /** Every poured batch whose figure is known, with when it showed a trouble, the newest first. */
 export const alongFigure = (db: Db, figure: CauseFigure, trouble: Trouble): AlongBatch[] =>
   db

@@ -3,6 +3,7 @@ import { libraryWith } from '#core/materials/own'
 import type { Db } from './connection'
 import { blends, colours, materials } from './documents'
 import { knownOf } from './known'
+import { offsetsIn } from './learning'
 import { getWorkshop } from './workshop'
 
 /** The library as this workshop has it: what ships with Mantle, with its own materials, values, scents and colours. */
@@ -12,5 +13,6 @@ export function workshopLibrary(db: Db): Library {
     ...libraryWith(library, own, getWorkshop(db).spoons, blends.list(db)),
     scents: knownOf(db),
     colours: new Map(colours.list(db).map(({ id, document }) => [id, document])),
+    offsets: offsetsIn(db),
   }
 }

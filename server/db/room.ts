@@ -2,6 +2,7 @@ import type { RoomDay, RoomReading } from '#contracts/room'
 import type { DryingRoom } from '#core/rack/facts'
 import { humidityOf } from '#core/rack/room'
 import type { Db } from './connection'
+import { offsetsIn } from './learning'
 import { getWorkshop } from './workshop'
 
 export function logRoom(db: Db, reading: RoomReading, day: string): void {
@@ -38,5 +39,9 @@ const daysOfDrying = 500
 /** The room as the drying of bars sees it. */
 export function dryingRoom(db: Db): DryingRoom {
   const days = roomDays(db, daysOfDrying)
-  return { days, humidity: humidityOf(days, getWorkshop(db).rack.humidity) }
+  return {
+    days,
+    humidity: humidityOf(days, getWorkshop(db).rack.humidity),
+    offset: offsetsIn(db).dry?.factor ?? 1,
+  }
 }

@@ -1,6 +1,7 @@
 import type { WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import type { Db } from '../db/connection'
+import { offsetsIn } from '../db/learning'
 import { roomHumidity } from '../db/room'
 import { getWorkshop, workshopRevision } from '../db/workshop'
 
@@ -13,5 +14,6 @@ export function workshopNow(db: Db, now: string): WorkshopNow {
     now,
     today: dayIn(workshop.timeZone, new Date(now)),
     humidity: roomHumidity(db),
+    offsets: offsetsIn(db),
   }
 }

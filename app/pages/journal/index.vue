@@ -166,6 +166,8 @@ function gapText(place: number): string {
         />
       </div>
       <div class="flex flex-wrap items-center gap-x-6 gap-y-2 lg:ml-auto">
+        <NuxtLink class="link" to="/journal/ask">Ask it a question</NuxtLink>
+        <NuxtLink class="link" to="/journal/said">Said and came</NuxtLink>
         <NuxtLink class="link" to="/journal/import">Old pages in</NuxtLink>
         <AppButton kind="main" @click="write()"
           >Write <kbd class="text-white max-sm:hidden">N</kbd></AppButton

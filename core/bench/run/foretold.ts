@@ -46,7 +46,14 @@ export function foretoldAtBench(
   { after: { unmould } }: AfterPlan,
 ): Forecast[] {
   const { batter } = ctx.onScale.result
-  const stages = Object.entries(usualMinutes(plan.working, byBlender(ctx.document)))
+  const blender = byBlender(ctx.document)
+  const stages = Object.entries(usualMinutes(plan.working, blender))
+  const { offsets = {} } = ctx.library
+  /** What was to be expected before own records moved it. */
+  const rawStages: Record<string, number> = usualMinutes(
+    plan.working / (offsets.stage?.factor ?? 1),
+    blender,
+  )
   const all: Forecast[] = [
     {
       what: 'peak',
@@ -61,12 +68,14 @@ export function foretoldAtBench(
       at,
       low: at / stageFactor,
       high: at * stageFactor,
+      ...(offsets.stage ? { raw: rawStages[of]! } : {}),
     })),
     {
       what: 'unmould',
       at: (unmould.from + unmould.to) / 2,
       low: unmould.from,
       high: unmould.to,
+      ...(offsets.unmould ? { raw: (unmould.from + unmould.to) / 2 / offsets.unmould.factor } : {}),
     },
     {
       what: 'yield',
@@ -80,5 +89,6 @@ export function foretoldAtBench(
     at: roundTo(one.at, 2),
     low: roundTo(one.low, 2),
     high: roundTo(one.high, 2),
+    ...(one.raw === undefined ? {} : { raw: roundTo(one.raw, 2) }),
   }))
 }

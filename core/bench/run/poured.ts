@@ -1,4 +1,4 @@
-import type { BatchEvent } from '#contracts/batch'
+import type { AtBench, BatchEvent } from '#contracts/batch'
 import type { Forecast } from '#contracts/batchEvents'
 import type { Frozen } from '#contracts/result'
 import type { Run, RunEvent } from '#contracts/run'
@@ -7,10 +7,36 @@ import { asWeighed, potsAsWeighed } from './asWeighed'
 import { celsiusAtCombine, stageAtPour } from './batter'
 import { afterPlan } from './checks'
 import { foretoldAtBench } from './foretold'
+import type { Plan } from '../plan/plan'
 import { planAsMade } from './lots'
-import { runOf, wateredIn, weightsOf } from './run'
+import { runOf, wateredIn, weightsOf, type RunState } from './run'
 import { sum } from '../../statistics/sum'
 import { roundTo } from '../../statistics/roundTo'
+
+/** Minutes after the lye was dissolved in which a reading may be of its peak. */
+const stillHot = 5
+
+/** What came of what the bench had foretold, as far as somebody looked: of the first pot, or of all. */
+function cameAtBench(
+  plan: Pick<Plan, 'steps'>,
+  state: RunState,
+): Pick<AtBench, 'peakC' | 'metAt' | 'stages'> {
+  const [first] = state.combined
+  const dissolved = plan.steps.find(({ kind }) => kind === 'dissolve')?.id
+  const doneAt = (dissolved && state.steps.get(dissolved)?.doneAt) || 0
+  // Read when it has cooled, a jug says nothing of its peak.
+  const read = state.readings.lye
+    .filter(({ minutes }) => minutes <= doneAt + stillHot)
+    .map(({ celsius }) => celsius)
+  const marks = state.marks.filter(({ pot, counted }) => counted && pot === (first?.pot ?? 0))
+  return {
+    peakC: read.length ? Math.max(...read) : null,
+    metAt: first ? roundTo(first.minutes, 1) : null,
+    stages: Object.fromEntries(
+      first ? marks.map(({ stage, minutes }) => [stage, roundTo(minutes - first.minutes, 1)]) : [],
+    ),
+  }
+}
 
 /**
  * What a finished run makes of its batch: poured on its day, as it is by the weights, with the checks that follow from when it
@@ -46,6 +72,7 @@ export function pouredBy(
       blenderSeconds: Math.round(sum(Object.values(state.blended))),
       watered: wateredIn(state),
       tool: ctx.document.method.tool,
+      ...(run.paper ? {} : cameAtBench(plan, state)),
       notes: state.notes.map(({ says }) => says),
       assumed: plan.steps.flatMap(({ id, weigh }) =>
         weigh && state.steps.get(id)?.scoops.some(({ assumed }) => assumed) ? [weigh.name] : [],
