@@ -9,7 +9,7 @@ import { reallyThere } from '#core/bench/run/asWeighed'
 import { pouredBy } from '#core/bench/run/poured'
 import { runOf, weightsOf } from '#core/bench/run/run'
 import { celsiusAt, type Curve } from '#core/heat/cooling'
-import { randomSource } from '#core/statistics/randomSource'
+import { randomSource, seedFrom } from '#core/statistics/randomSource'
 import { formatter } from '#core/units/formatter'
 import { v7 } from 'uuid'
 import { demoWorkshop } from './workshop'
@@ -51,6 +51,7 @@ export function runAtBench(
     return plan.times[index]?.to ?? 0
   }
   const peak = (plan.peak.low + plan.peak.high) / 2
+  const peakRead = roundTo(peak + randomSource(seedFrom(note + day)).normal() * 1.8, 1)
   const lye: Curve = { from: timeOf('dissolve'), startC: peak, perMinute: 0.0115, roomC: 17 }
   const oils: Curve = { from: timeOf('melt'), startC: 57, perMinute: 0.0085, roomC: 17 }
   plan.steps.forEach((step, index) => {
@@ -63,7 +64,8 @@ export function runAtBench(
       tell(to, { kind: 'scooped', step: step.id, grams, typed: false })
     }
     if (step.kind === 'dissolve')
-      tell(to, { kind: 'read', vessel: 'lye', celsius: peak, typed: false })
+      // The jug is a little hotter or cooler than the book says.
+      tell(to, { kind: 'read', vessel: 'lye', celsius: peakRead, typed: false })
     if (step.kind === 'meet')
       for (let at = plan.times[index]!.from; at <= to; at += 10) {
         const read = (curve: Curve) => roundTo(celsiusAt(curve, at) + random.normal() * 0.2, 1)

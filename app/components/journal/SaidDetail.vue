@@ -10,7 +10,7 @@ const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box, { width: 440, height: 0 })
 const unit = computed(() => forecastUnits[line.what])
 const text = (value: number) => unit.value.text(value, say.value, settings.value.currency)
-const most = 14
+const most = 10
 const all = ref(false)
 watch(
   () => line.what,

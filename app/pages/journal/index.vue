@@ -168,6 +168,7 @@ function gapText(place: number): string {
       <div class="flex flex-wrap items-center gap-x-6 gap-y-2 lg:ml-auto">
         <NuxtLink class="link" to="/journal/ask">Ask it a question</NuxtLink>
         <NuxtLink class="link" to="/journal/said">Said and came</NuxtLink>
+        <NuxtLink class="link" to="/journal/yearbook">A year on paper</NuxtLink>
         <NuxtLink class="link" to="/journal/import">Old pages in</NuxtLink>
         <AppButton kind="main" @click="write()"
           >Write <kbd class="text-white max-sm:hidden">N</kbd></AppButton

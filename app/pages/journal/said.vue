@@ -101,7 +101,8 @@ async function reset(what: ForecastKind) {
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h1 class="!text-[26px]">Said and came</h1>
       <p class="text-ink-2">
-        Every forecast stays as it was made on its day.<template v-if="first && list?.length">
+        Every forecast stays as it was made on its day.{{ ' '
+        }}<template v-if="first && list?.length">
           {{ say.number(list.length) }} {{ say.plural(list.length, 'has', 'have') }} come due since
           {{ monthText(first, '') }}.</template
         >

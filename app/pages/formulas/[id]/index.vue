@@ -120,6 +120,8 @@ const entries = computed(() => [
     act: () => void router.push({ path: '/formulas/compare', query: { a: `f:${id}` } }),
   },
   { says: 'Print', act: () => void router.push(`/formulas/${id}/sheet`) },
+  { says: 'Handout, whole and half', act: () => void router.push(`/formulas/${id}/handout`) },
+  { says: 'Sheet for a class', act: () => void router.push(`/formulas/${id}/class`) },
   { says: 'Duplicate', act: () => void duplicate() },
   ...(document.value.parts.length
     ? [{ says: 'Back into one pot', act: () => editor.put(['parts'], []) }]
