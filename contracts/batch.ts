@@ -193,13 +193,3 @@ export interface AlongBatch {
   leftOn: string | null
   seenOn: string | null
 }
-
-/** What the third weigh-in of a batch foretold, and when it was dry. */
-export interface PastPrediction {
-  id: string
-  number: number
-  name: string
-  pouredOn: string
-  forecast: NonNullable<BatchFacts['forecast']>
-  dryOn: string
-}

@@ -177,7 +177,6 @@ function arrange() {
   view.value = 'room'
   void nextTick(() => (arranging.value = true))
 }
-const judging = ref(false)
 const room = useRoom()
 onMounted(() => {
   void room.load()
@@ -351,14 +350,11 @@ const lead = computed(() => {
           </InTurn>
         </template>
         <p class="mt-2">
-          <button type="button" class="link" @click="judging = true">
-            How good the dates were
-          </button>
+          <NuxtLink class="link" to="/journal/said?of=dry">How good the dates were</NuxtLink>
         </p>
       </div>
     </div>
     <LazyRoomDialog v-if="roomOpen" v-model="roomOpen" />
-    <LazyPredictionsDialog v-if="judging" v-model="judging" />
     <LazyStripRound v-if="stripping" v-model="stripping" :batches="cutOnes" />
     <LazyMoveDialog v-if="moving" v-model="moving" :batches="poured" @room="arrange" />
     <aside

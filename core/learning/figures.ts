@@ -365,7 +365,7 @@ export type FigureNames = ReadonlyMap<string, string>
 
 /**
  * The names that figures are made of, of all that a workshop may put into soap.
- * @example figureNames(shipped).get('extra:kaolin') // 'Kaolin clay'
+ * @example figureNames(shipped).get('extra:kaolin') // 'Kaolin'
  */
 export function figureNames({ fats, liquids, additives, scents }: Library): FigureNames {
   const of = (kind: string, things: ReadonlyMap<string, { name: string }>) =>

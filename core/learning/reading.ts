@@ -45,7 +45,9 @@ const small = new Set(
   `keep keeps keeping take takes taking stay stays loaf loaves longer shorter less more sooner later why how much many long get gets
   come comes make makes help helps affect affects change changes cause causes give gives go goes against versus vs than while if really
   always ever still see mean means bring brings between work worked works every each time differ differs different difference was what
-  better worse often day days would could should can will has have`.split(/\s+/),
+  better worse often delay delays stop stops prevent prevents slow slows day days would could should can will has have`.split(
+    /\s+/,
+  ),
 )
 
 const plainWords = (text: string) =>

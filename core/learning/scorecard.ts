@@ -28,7 +28,7 @@ const hardly = 0.02
  * What forecasts are multiplied by: the mean of what came over the forecast as it was before any such factor, drawn towards 1 as long
  * as there are few. 1 below three.
  * @param ratios came over raw forecast, each above 0
- * @example offsetOf([1.2, 1.1, 1.35]) // 1.1009
+ * @example offsetOf([1.2, 1.1, 1.35]) // 1.10108
  */
 export const offsetOf = (ratios: readonly number[]): number =>
   ratios.length < fewest
@@ -183,7 +183,7 @@ export function scorecardOf(all: readonly ScoredForecast[], offsets: Offsets): S
 
 /**
  * What own records move forecasts by, of the ratios of each kind; what hardly moves anything is left out.
- * @example offsetsOf({ stage: [0.8, 0.75, 0.9], dry: [1.2, 1.1] }).stage.factor // 0.90325
+ * @example offsetsOf({ stage: [0.8, 0.75, 0.9], dry: [1.2, 1.1] }).stage.factor // 0.9024
  */
 export function offsetsOf(ratios: Partial<Record<OffsetKind, readonly number[]>>): Offsets {
   return Object.fromEntries(

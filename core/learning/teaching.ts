@@ -20,7 +20,7 @@ export interface ClassSheet {
  * @param pairs 1 or more; `oils`: g of oils for each pair
  * @param scale steps of the scale, g
  * @example classSheet(example, shipped, { pairs: 4, oils: 500 }, 0.1).groups.flatMap(({ lines }) => lines).map(({ id, all }) => [id, all])
- *   // [['water', 594.8], ['naoh', 270.4], ['olive', 2000]]
+ *   // [['water', 566], ['naoh', 257.2], ['olive', 2000]]
  */
 export function classSheet(
   document: FormulaDocument,
@@ -107,7 +107,7 @@ const weightsOf = (document: FormulaDocument, library: Library, scale: number) =
  * A recipe to take home: whole and half, and what of the weights its variants change.
  * @param scale steps of the scale, g
  * @example handout(example, shipped, ['milder'], 0.1, say).variants[0].lines.map(({ id, whole }) => [id, whole])
- *   // [['water', 288], ['naoh', 130.9]]
+ *   // [['water', 274.1], ['naoh', 124.6]]
  */
 export function handout(
   document: FormulaDocument,

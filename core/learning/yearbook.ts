@@ -60,7 +60,7 @@ export function yearEntry(
     if (event.kind === 'noted') return [event.from ? `${event.from}: ${event.note}` : event.note]
     if (event.kind === 'trouble' && event.how > 0)
       return [`${troubleKinds[event.trouble].says}${event.note ? `: ${event.note}` : ''}`]
-    return 'note' in event && event.note ? [event.note] : []
+    return 'note' in event && event.kind !== 'pictured' && event.note ? [event.note] : []
   })
   return {
     id,
@@ -93,13 +93,13 @@ export function yearEntry(
 }
 
 /** Batches on a page, and pages before the first of them. */
-export const yearPerPage = 4
+export const yearPerPage = 5
 const before = 1
 
 /**
  * The page of the yearbook on which a batch stands.
  * @param place among the batches of the year, from 0
- * @example yearPage(4) // 3
+ * @example yearPage(5) // 3
  */
 export const yearPage = (place: number): number => before + 1 + Math.floor(place / yearPerPage)
 

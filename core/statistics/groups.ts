@@ -114,7 +114,7 @@ const z90 = 1.6448536269514722
 /**
  * Between what a share lies nine times in ten, by Wilson's score.
  * @param times how often, of how many, 1 at least
- * @example shareBand(7, 9) // { low: 0.502838, high: 0.923087 }
+ * @example shareBand(7, 9) // { low: 0.503643, high: 0.923505 }
  */
 export function shareBand(times: number, of: number): { low: number; high: number } {
   const share = times / of
@@ -128,7 +128,7 @@ export function shareBand(times: number, of: number): { low: number; high: numbe
 /**
  * By how much a share lies above another, and between what nine times in ten, by Newcombe's way of two Wilson bands.
  * @example shareApart({ times: 4, of: 5 }, { times: 1, of: 6 })
- *   // { at: 0.633333, low: 0.150379, high: 0.858364 }
+ *   // { at: 0.633333, low: 0.137612, high: 0.833971 }
  */
 export function shareApart(
   one: { times: number; of: number },

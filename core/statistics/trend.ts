@@ -49,7 +49,7 @@ function spreadOf(xs: readonly number[], ys: readonly number[]): number {
 /**
  * How the second number of points goes with the first. Null where fewer than two differ in the first.
  * @example trendOf([[1, 2], [2, 4.1], [3, 6], [4, 7.9]])
- *   // { slope: 1.98333, from: 0.0666667, band: { low: 1.9, high: 2.1 }, p: 0.0833333 }
+ *   // { slope: 1.93333, from: 0.183333, band: { low: 1.9, high: 2.1 }, p: 0.0833333 }
  */
 export function trendOf(points: readonly (readonly [number, number])[]): Trend | null {
   const slopes: number[] = []

@@ -10,7 +10,6 @@ import {
   countByFormula,
   factsNeed,
   feltOfFormula,
-  forecastsAndActual,
   getBatch,
   goneSince,
   keepFitted,
@@ -23,6 +22,7 @@ import {
   refreshFacts,
   staleFacts,
 } from './batches'
+import { batchRecords, forecastsThatCame } from './learning'
 import { openDatabase, type Db } from './connection'
 import { formulas } from './documents'
 import { migrate } from './migrate'
@@ -282,7 +282,7 @@ describe('what the events come to', () => {
   it('holds a forecast against what was true once bars were weighed until they were dry', () => {
     make('a')
     tell('a', poured, cut())
-    expect(forecastsAndActual(db, 10)).toEqual([])
+    expect(forecastsThatCame(db)).toEqual([])
     const weigh = (day: string, grams: number) =>
       ({ kind: 'weighed', day, bars: [{ bar: 1, grams }] }) as NewBatchEvent
     const fresh = frozen.result.batter / 12
@@ -304,10 +304,26 @@ describe('what the events come to', () => {
     expect(daysBetween(forecast!.from, forecast!.to)).toBeGreaterThan(
       daysBetween(drying!.from, drying!.to),
     )
-    expect(forecastsAndActual(db, 10)).toEqual([
-      { id: 'a', number: 1, name: 'Slab', pouredOn: '2026-01-02', forecast, dryOn: drying!.dryOn },
-    ])
     expect(forecast!.on).toBe('2026-01-20')
-    expect(forecastsAndActual(db, 0)).toEqual([])
+    const [dry, label] = ['dry', 'net'].map((what) =>
+      forecastsThatCame(db).find((one) => one.what === what)!,
+    )
+    expect(dry).toMatchObject({
+      batchId: 'a',
+      number: 1,
+      on: '2026-01-20',
+      due: drying!.dryOn,
+      at: daysBetween('2026-01-02', forecast!.dryOn),
+      raw: daysBetween('2026-01-02', forecast!.dryOn),
+      came: daysBetween('2026-01-02', drying!.dryOn),
+    })
+    expect(label!.came).toBeGreaterThan(label!.low)
+    expect(batchRecords(db)).toMatchObject([
+      { id: 'a', pouredOn: '2026-01-02', figures: { dry: dry!.came, unmould: 2 }, seen: {} },
+    ])
+    // Taken back, it has not come due any more.
+    const weighed = getBatch(db, 'a')!.events.filter(({ kind }) => kind === 'weighed')
+    for (const { id } of weighed.slice(2)) tell('a', { kind: 'undone', event: id })
+    expect(forecastsThatCame(db)).toEqual([])
   })
 })

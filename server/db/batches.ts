@@ -7,7 +7,6 @@ import {
   type BatchSummary,
   type Cure,
   type FormulaLesson,
-  type PastPrediction,
   type ToldBatchEvent,
 } from '#contracts/batch'
 import type { FormulaDocument } from '#contracts/formula'
@@ -413,21 +412,6 @@ export function lessonsOfFormula(db: Db, formulaId: string): FormulaLesson[] {
     )
     .sort((a, b) => b.day.localeCompare(a.day))
 }
-
-/** Forecasts of bars and what was true, newest first, of batches whose bars were weighed until they were dry. */
-export const forecastsAndActual = (db: Db, most: number): PastPrediction[] =>
-  db
-    .prepare<[number], { id: string; number: number; name: string; facts: string }>(
-      `SELECT id, number, name, facts FROM ${joined}
-       WHERE json_extract(facts, '$.forecast') IS NOT NULL
-         AND json_extract(facts, '$.weighedOn') >= json_extract(facts, '$.drying.dryOn')
-       ORDER BY number DESC LIMIT ?`,
-    )
-    .all(most)
-    .map(({ facts, ...batch }) => {
-      const { pouredOn, forecast, drying } = JSON.parse(facts) as BatchFacts
-      return { ...batch, pouredOn: pouredOn!, forecast: forecast!, dryOn: drying!.dryOn }
-    })
 
 /** Batches that are planned and not poured, with what they take out of the stores. */
 export const plannedBatches = (db: Db, timeZone: string): StoresAhead['planned'] =>

@@ -115,7 +115,8 @@ const lists = [
 /** Asked for once on a page, not with every list: they only have to answer quickly. */
 const besides = [
   { name: 'bars that went in 90 days', path: '/api/batches/gone-since' },
-  { name: 'what was foretold and what came', path: '/api/batches/predictions' },
+  { name: 'every batch by its figures', path: '/api/learning' },
+  { name: 'what was foretold and what came', path: '/api/learning/said' },
 ]
 let over = false
 for (const { name, path, sql } of lists) {

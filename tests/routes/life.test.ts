@@ -1,10 +1,11 @@
+import type { ScoredForecast } from '#contracts/learning'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { PNG } from 'pngjs'
 import { v7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { Batch, PastPrediction } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import type { Room } from '#contracts/room'
 import type { Stored } from '#contracts/document'
 import type { Goal } from '#contracts/goal'
@@ -174,14 +175,16 @@ describe('what happens to a batch', () => {
       { day: 40, scores: { quickFoam: 4 } },
     ])
   })
-  it('predictions are told once the bars were weighed until dry', async () => {
-    const predictions = async () =>
-      (await send<PastPrediction[]>('GET', '/api/batches/predictions')).body
+  it('forecasts are held against what came once the bars were weighed until dry', async () => {
+    const came = async () =>
+      (await send<ScoredForecast[]>('GET', '/api/learning/said')).body.filter(
+        ({ what }) => what === 'dry',
+      )
     const foretold = async (on: string) => {
       const { body } = await send<Batch>('GET', `/api/batches/${batch.id}`)
       return body.events.some((event) => event.kind === 'foretold' && event.day === on)
     }
-    expect(await predictions()).toEqual([])
+    expect(await came()).toEqual([])
     for (const [day, grams] of [
       ['2026-10-03', 119],
       ['2026-10-08', 113],
@@ -194,8 +197,8 @@ describe('what happens to a batch', () => {
       await expect.poll(() => foretold(day), { timeout: 20_000 }).toBe(true)
     }
     await expect
-      .poll(predictions, { timeout: 20_000 })
-      .toMatchObject([{ id: batch.id, forecast: { on: '2026-10-15' } }])
+      .poll(came, { timeout: 20_000 })
+      .toMatchObject([{ batchId: batch.id, on: '2026-10-15' }])
   })
 })
 

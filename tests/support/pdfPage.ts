@@ -22,6 +22,17 @@ export interface PageSeen {
   perMm: number
 }
 
+/** The words on each page of a PDF, without a picture of it. */
+export async function wordsOf(bytes: Uint8Array): Promise<string[]> {
+  const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise
+  const pages: string[] = []
+  for (let number = 1; number <= pdf.numPages; number++) {
+    const { items } = await (await pdf.getPage(number)).getTextContent()
+    pages.push(items.map((item) => ('str' in item ? item.str : '')).join(' '))
+  }
+  return pages.map((words) => words.replace(/\s+/g, ' '))
+}
+
 /** The pages of a PDF. */
 export async function pagesOf(bytes: Uint8Array): Promise<PageSeen[]> {
   const pdf = await getDocument({

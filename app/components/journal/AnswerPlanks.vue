@@ -154,7 +154,7 @@ const says = computed(() =>
       :width="width"
       :height="tall"
       class="block overflow-visible"
-      role="img"
+      role="group"
       :aria-label="says"
     >
       <defs>

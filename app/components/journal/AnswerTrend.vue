@@ -76,7 +76,7 @@ const says = computed(
       :width="width"
       :height="tall"
       class="block"
-      role="img"
+      role="group"
       :aria-label="says"
     >
       <defs>

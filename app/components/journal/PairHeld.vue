@@ -26,7 +26,7 @@ const make = (one: Difference) => one.changed && emit('version', one.changed, on
 
 <template>
   <section
-    class="grid rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,776fr)_minmax(0,440fr)]"
+    class="grid grid-cols-1 rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,776fr)_minmax(0,440fr)]"
     aria-label="Two batches"
   >
     <div class="min-w-0 bg-sheet px-5 pt-6 pb-6 sm:px-8">

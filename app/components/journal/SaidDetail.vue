@@ -102,7 +102,7 @@ const offsetText = computed(() => `× ${say.value.number(line.offset?.factor ?? 
       :width="width"
       :height="tall"
       class="mt-2 block overflow-visible"
-      role="img"
+      role="group"
       :aria-label="`${forecastNames[line.what]}: what was said and what came, by batch.`"
     >
       <defs>

@@ -149,6 +149,9 @@ const pairOutcomes = computed(() => outcomes.value)
       </div>
     </form>
     <p v-if="problem" role="alert" class="mt-3 font-semibold text-stop">{{ problem }}</p>
+    <p v-if="answer && typed && read.left.length" class="mt-2 px-4 text-[13.5px] text-ink-2">
+      Passed over: {{ say.list(read.left) }}.
+    </p>
     <p v-if="lacks" role="status" class="mt-2 px-4 font-semibold">{{ lacks }}</p>
     <p
       v-if="ready && records.length && (asked || picking || lacks)"
@@ -238,7 +241,7 @@ const pairOutcomes = computed(() => outcomes.value)
     </p>
     <section
       v-else-if="answer"
-      class="mt-3 grid rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,776fr)_minmax(0,440fr)]"
+      class="mt-3 grid grid-cols-1 rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,776fr)_minmax(0,440fr)]"
       aria-label="The answer"
     >
       <div class="bg-sheet px-5 pt-6 pb-6 sm:px-8" data-sheet>

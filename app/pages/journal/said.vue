@@ -120,7 +120,7 @@ async function reset(what: ForecastKind) {
     </div>
     <div
       v-if="chosen"
-      class="mt-3 grid rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,732fr)_minmax(0,484fr)]"
+      class="mt-3 grid grid-cols-1 rounded-sm bg-slate-2 p-2 lg:grid-cols-[minmax(0,732fr)_minmax(0,484fr)]"
     >
       <div class="bg-sheet py-4" :class="over ? 'max-lg:hidden' : ''">
         <section v-for="group in groups" :key="group.says" class="mb-4">

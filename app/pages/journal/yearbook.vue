@@ -168,7 +168,7 @@ const troubled = computed(
   padding: 6mm 8mm;
 }
 .entry {
-  height: 64mm;
+  height: 52mm;
   overflow: hidden;
   padding: 4mm 0;
   border-bottom: 1px solid var(--color-line);
