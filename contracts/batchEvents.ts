@@ -75,11 +75,11 @@ export type AtBench = z.infer<typeof benchSchema>
 /**
  * One thing that Mantle foretold: the middle, and between what it lies nine times in ten. °C of the lye jug at its hottest; minutes
  * on the bench's clock until lye and oils meet, and from there to a stage; hours after the pour in which to unmould; days after it
- * until dry; g of a bar for its label; g of batter in the mould; what a bar costs, in the smallest unit of money. `raw`: the middle
- * before own records moved it, where they did.
+ * until dry; g of a bar for its label; g of batter in the mould. `raw`: the middle before own
+ * records moved it, where they did.
  */
 const forecastSchema = z.strictObject({
-  what: z.enum(['peak', 'meeting', 'stage', 'unmould', 'dry', 'net', 'yield', 'cost']),
+  what: z.enum(['peak', 'meeting', 'stage', 'unmould', 'dry', 'net', 'yield']),
   of: z.string().max(40).optional(),
   at: z.number(),
   low: z.number(),

@@ -49,7 +49,7 @@ export const forecastKinds = [
   'meeting',
   'unmould',
   'net',
-  'cost',
+  'yield',
 ] as const satisfies readonly Forecast['what'][]
 export type ForecastKind = (typeof forecastKinds)[number]
 /** Forecasts that own records move: none that warn or that a label rests on. */

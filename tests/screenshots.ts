@@ -15,10 +15,6 @@ const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as {
   name: string
   facts: { pouredOn: string | null; cutOn: string | null }
 }[]
-const scents = (await (await fetch(`${server.url}/api/scents`)).json()) as {
-  id: string
-  document: { name: string }
-}[]
 const imports = (await (await fetch(`${server.url}/api/imports`)).json()) as {
   id: string
   document: { name: string }
@@ -49,17 +45,12 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
   ['workshop', '/workshop', 1280, 1120],
   ['scents', '/scents'],
-  ['scent', `/scents/${scents.find(({ document }) => document.name === 'White lilac')!.id}`],
   ['stores', '/stores'],
   ['journal', '/journal?find=veil+green+spring'],
+  ['answer', '/journal/ask?q=does+citric+keep+a+loaf+longer+in+the+mould'],
+  ['said-and-came', '/journal/said?of=stage'],
   ['old-pages', `/journal/import/${notebook}`],
   ['first-soap', '/journal/first'],
-  [
-    'batch-cost',
-    `/batches/${batches.find(({ name, facts }) => name === 'Hostel Bar' && facts.cutOn)!.id}/cost`,
-    1280,
-    1000,
-  ],
 ]
 
 interface Document {

@@ -194,6 +194,13 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     ...stations.map(({ name, path, key }) => page(name, `station, g ${key}`, path)),
     page('The first soap', 'step by step for who has never made any, beginner', '/journal/first'),
     page('Old pages in', 'photos of notebooks, spreadsheets; the journal', '/journal/import'),
+    page(
+      'Ask the journal',
+      'questions to own batches, with and without, two batches; the journal',
+      '/journal/ask',
+    ),
+    page('Said and came', 'forecasts, how good they were, offsets; the journal', '/journal/said'),
+    page('A year on paper', 'yearbook, print, index; the journal', '/journal/yearbook'),
     page('Plan a trial day', 'scents stirred into pots of one batter', '/scents/trials/new'),
     page('What came in', 'receive, put away, delivery, lot', '/stores/receive'),
     page('Count the stores', 'walk the shelf with the scale', '/stores/count'),

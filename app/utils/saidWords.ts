@@ -17,20 +17,18 @@ export const forecastNames: Record<ForecastKind, string> = {
   meeting: 'Both vessels meet',
   unmould: 'Hour to unmould',
   net: 'Weight of a dry bar',
-  cost: 'Cost of a bar',
+  yield: 'Batter in the mould',
 }
 interface Unit {
   /** A figure of it by itself, and how far it is off, more and less. */
-  text: (value: number, say: Formatter, currency: string) => string
-  off: (value: number, say: Formatter, currency: string) => string
+  text: (value: number, say: Formatter) => string
+  off: (value: number, say: Formatter) => string
   more: string
   less: string
 }
 const counted = (one: string, many: string) => (value: number, say: Formatter) =>
   `${say.number(value, 0, value < 10 ? 1 : 0)} ${say.plural(value, one, many)}`
 const minutes = counted('min', 'min')
-const money = (value: number, say: Formatter, currency: string) =>
-  say.money(Math.round(value), currency)
 export const forecastUnits: Record<ForecastKind, Unit> = {
   stage: { text: minutes, off: minutes, more: 'later', less: 'sooner' },
   dry: {
@@ -53,12 +51,17 @@ export const forecastUnits: Record<ForecastKind, Unit> = {
     more: 'over the label',
     less: 'under the label',
   },
-  cost: { text: money, off: money, more: 'dearer', less: 'cheaper' },
+  yield: {
+    text: (value, say) => say.amount(value),
+    off: (value, say) => say.amount(value),
+    more: 'more',
+    less: 'less',
+  },
 }
 /** "6 days later"; "as said" where it hardly differs. */
-export function offText(what: ForecastKind, off: number, say: Formatter, currency: string): string {
+export function offText(what: ForecastKind, off: number, say: Formatter): string {
   const unit = forecastUnits[what]
-  const says = unit.off(Math.abs(off), say, currency)
+  const says = unit.off(Math.abs(off), say)
   return /^0(\.0)?\s/.test(says) ? 'as said' : `${says} ${off > 0 ? unit.more : unit.less}`
 }
 export const isMovable = (what: ForecastKind): what is OffsetKind =>

@@ -22,8 +22,6 @@ export const foretold: EventKind<'foretold'> = {
             return `label ${say.massDown(at)}`
           case 'yield':
             return `batter ${between(say.mass)}`
-          case 'cost':
-            return `a bar costs ${between((least) => say.number(least))} of the smallest coin`
         }
       }),
     )}`,

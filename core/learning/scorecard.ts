@@ -10,7 +10,7 @@ import type {
 import { shareBand } from '../statistics/groups'
 import { median } from '../statistics/quantile'
 import { roundTo } from '../statistics/roundTo'
-import { mean } from '../statistics/sum'
+import { mean, sumOf } from '../statistics/sum'
 import { addDays, daysBetween, type Day } from '../units/days'
 import { standingEvents } from '../units/standingEvents'
 
@@ -95,6 +95,15 @@ export function cameTrueOf({ events: all, facts }: Pick<Batch, 'events' | 'facts
     ...scored(of('meeting'), bench.metAt),
     ...(stage ? scored(of('stage', stage), bench.stages![stage]) : []),
     ...scored(of('unmould'), hours, poured.day, cut?.day),
+    // What was cut away went into no bar: then nobody knows.
+    ...(cut?.grams && cut.ends === 0
+      ? scored(
+          of('yield'),
+          cut.grams * (cut.bars + sumOf(cut.rejects, ({ bars }) => bars)),
+          poured.day,
+          cut.day,
+        )
+      : []),
     ...(isDry && early
       ? scored(early, daysBetween(poured.day, dryOn), forecast.on, addDays(dryOn, 0))
       : []),

@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
 import type { Batch } from '../../contracts/batch'
 import type { Stored } from '../../contracts/document'
 import type { FormulaDocument } from '../../contracts/formula'
@@ -12,16 +13,14 @@ import { expect, openFormula, test } from './fixtures'
 /* The workshop's own records are asked, and what was said is held against what came. */
 
 const get = async <T>(url: string) => (await send<T>(url, 'GET')).body
-const ask = async (page: import('@playwright/test').Page, question: string) => {
+const ask = async (page: Page, question: string) => {
   await page.goto('/journal/ask')
   await expect(page.getByRole('heading', { name: 'Asked often' })).toBeVisible()
   await page.getByLabel('Ask the journal').fill(question)
   await page.keyboard.press('Enter')
 }
-const answer = (page: import('@playwright/test').Page) =>
-  page.getByRole('region', { name: 'The answer' })
-const trusted = (page: import('@playwright/test').Page) =>
-  answer(page).locator('[aria-current=true]')
+const answer = (page: Page) => page.getByRole('region', { name: 'The answer' })
+const trusted = (page: Page) => answer(page).locator('[aria-current=true]')
 
 test('with and without: the answer is what counting by hand gives, and the pair that settles it is planned', async ({
   page,
@@ -112,7 +111,11 @@ test('two batches: what differs, what it does, and a version that changes only o
   await expect(pair.getByRole('status')).toHaveText('7 things changed: cannot tell.')
   // Quiet Olive left the mould after a day, Hostel Bar with its citric acid after two.
   const row = (name: string) => pair.getByRole('row', { name: new RegExp(`^${name}`) })
-  await expect(row('Water to lye').getByRole('cell')).toHaveText(['1.6 : 1', '2.2 : 1', /^likely explains: by the model/])
+  await expect(row('Water to lye').getByRole('cell')).toHaveText([
+    '1.6 : 1',
+    '2.2 : 1',
+    /^likely explains: by the model/,
+  ])
   await expect(row('Extras')).toContainText('likely explains')
   await expect(row('Superfat')).toContainText('nobody knows')
   const [{ id, revision }] = (

@@ -5,11 +5,11 @@ import { useElementSize } from '@vueuse/core'
 /** The forecasts of one kind, the newest last: what was said with its band, what came, and from where on own records move them. */
 const { line } = defineProps<{ line: ScoreLine }>()
 const emit = defineEmits<{ reset: [] }>()
-const { say, settings, today } = storeToRefs(useWorkshop())
+const { say, today } = storeToRefs(useWorkshop())
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box, { width: 440, height: 0 })
 const unit = computed(() => forecastUnits[line.what])
-const text = (value: number) => unit.value.text(value, say.value, settings.value.currency)
+const text = (value: number) => unit.value.text(value, say.value)
 const most = 10
 const all = ref(false)
 watch(
@@ -42,7 +42,7 @@ const rows = computed(() => {
       y: at,
       begins: begins ? one.at / one.raw : null,
       inside: cameAsSaid(one),
-      off: offText(line.what, one.came - one.at, say.value, settings.value.currency),
+      off: offText(line.what, one.came - one.at, say.value),
     }
   })
 })
@@ -212,8 +212,8 @@ const offsetText = computed(() => `× ${say.value.number(line.offset?.factor ?? 
         {{
           line.what === 'net'
             ? 'Nothing is moved: the label keeps its own margin, so that no bar is lighter than it says.'
-            : line.what === 'cost'
-              ? 'Nothing is moved: a price is what the lots say.'
+            : line.what === 'yield'
+              ? 'Nothing is moved: what stays on pot and blender is yours to scrape.'
               : 'Nothing is moved: it warns of heat, and a warning is not made smaller by a good run.'
         }}
       </p>

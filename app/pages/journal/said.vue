@@ -52,7 +52,7 @@ const medianText = (line: ScoreLine): string => {
       ? `median ${say.value.number(Math.abs(times))} % ${times > 0 ? 'later' : 'sooner'}`
       : 'median as said'
   }
-  return `median ${offText(line.what, line.off, say.value, settings.value.currency)}`
+  return `median ${offText(line.what, line.off, say.value)}`
 }
 const applied = (line: ScoreLine): string => {
   if (line.verdict === 'few') return 'speaks from 3 on'
