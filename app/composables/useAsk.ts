@@ -271,6 +271,8 @@ export function useAsk() {
       : null,
   )
   const busy = ref(false)
+  /** Ids of a pair that is planned: pressed again after a lost answer, it is planned once. */
+  const pairIds = computed(() => (settling.value ? [newId(), newId(), newId()] : []))
   /** Plans both batches of the pair: the formula as it is, and one that differs in the one thing. */
   async function planPair() {
     const plan = settling.value
@@ -278,18 +280,21 @@ export function useAsk() {
     if (!plan || !own || busy.value) return
     busy.value = true
     try {
-      const id = newId()
-      const other = await api.put<Stored<FormulaDocument>>(`/api/formulas/${id}`, {
-        revision: 0,
-        document: plan.other,
-      })
+      const [id, ...batchIds] = pairIds.value
+      const other = await api
+        .put<Stored<FormulaDocument>>(`/api/formulas/${id}`, { revision: 0, document: plan.other })
+        .catch((error: unknown) => {
+          if (error instanceof ApiError && error.status === 409)
+            return api.get<Stored<FormulaDocument>>(`/api/formulas/${id}`)
+          throw error
+        })
       const made: Batch[] = []
-      for (const { id: formulaId, revision, document } of [own, other]) {
+      for (const [place, { id: formulaId, revision, document }] of [own, other].entries()) {
         const result = computeFormula(document, library.value)
         const rule = cureRuleFor(result)
         made.push(
           await batches.make({
-            id: newId(),
+            id: batchIds[place]!,
             formulaId,
             revision,
             bars: barsOf(document, result.batter, moulds.documents),
@@ -336,7 +341,15 @@ export function useAsk() {
     try {
       const stored = await api.get<Stored<FormulaDocument>>(`/api/formulas/${batch.formulaId}`)
       const known = await api.get<FormulaVersion[]>(`/api/formulas/${batch.formulaId}/versions`)
-      const number = Math.max(0, ...known.map((one) => one.number)) + 1
+      let number = Math.max(0, ...known.map((one) => one.number)) + 1
+      // What the formula is now stays among its versions: it may have moved on since that batch.
+      if (JSON.stringify(known[0]?.document) !== JSON.stringify(stored.document))
+        await api.post(`/api/formulas/${batch.formulaId}/versions`, {
+          id: newId(),
+          revision: stored.revision,
+          name: `Version ${number++}`,
+          purpose: '',
+        })
       const saved = await api.put<Stored<FormulaDocument>>(`/api/formulas/${batch.formulaId}`, {
         revision: stored.revision,
         document: { ...document, name: stored.document.name },

@@ -109,6 +109,13 @@ describe('two small groups', () => {
     expect(band!.low).toBeGreaterThan(0.6)
     expect(band!.high).toBeLessThan(7.4)
   })
+  it('that are very large have the middle that writing all differences down gives', () => {
+    const one = Array.from({ length: 520 }, () => Math.round(random.normal() * 40) / 10 + 1)
+    const other = Array.from({ length: 480 }, () => Math.round(random.normal() * 40) / 10)
+    const all = Float64Array.from(one.flatMap((a) => other.map((b) => a - b))).sort()
+    const middle = (all[all.length / 2 - 1]! + all[all.length / 2]!) / 2
+    expect(shiftOf(one, other, random).at).toBeCloseTo(middle, 6)
+  })
   it('can be dealt out in as many ways as there are', () => {
     expect([waysToChoose(11, 5), waysToChoose(6, 3), waysToChoose(5, 0)]).toEqual([462, 20, 1])
   })

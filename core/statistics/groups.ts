@@ -22,6 +22,10 @@ const beyond = 0.05
 /** Ways up to which all are gone through; of more, so many are drawn. */
 const allWays = 60_000
 const drawnWays = 20_000
+/** Numbers that are dealt out in all: of very large groups fewer ways are drawn, two thousand at least. */
+const dealtInAll = 6_000_000
+/** Differences up to which all are written down. */
+const allDifferences = 200_000
 const hair = 1e-9
 
 /**
@@ -50,13 +54,39 @@ function* choices(all: number, some: number): Generator<readonly number[]> {
 
 function* drawn(all: number, some: number, random: RandomSource): Generator<readonly number[]> {
   const places = Array.from({ length: all }, (_, place) => place)
-  for (let way = 0; way < drawnWays; way++) {
+  const count = Math.max(2000, Math.min(drawnWays, Math.floor(dealtInAll / some)))
+  for (let way = 0; way < count; way++) {
     for (let place = 0; place < some; place++) {
       const other = place + Math.floor(random.uniform() * (all - place))
       ;[places[place], places[other]] = [places[other]!, places[place]!]
     }
     yield places.slice(0, some)
   }
+}
+
+/** The middle of all differences of two groups: of very many by halving, to the last digit that counts. */
+function middleDifference(one: readonly number[], other: readonly number[]): number {
+  if (one.length * other.length <= allDifferences)
+    return median(one.flatMap((value) => other.map((beside) => value - beside)))
+  const [a, b] = [Float64Array.from(one).sort(), Float64Array.from(other).sort()]
+  const half = (one.length * other.length) / 2
+  /** How many differences are below a value. */
+  const below = (value: number) => {
+    let count = 0
+    let from = 0
+    for (const larger of a) {
+      while (from < b.length && larger - b[from]! >= value) from++
+      count += b.length - from
+    }
+    return count
+  }
+  let [low, high] = [a[0]! - b.at(-1)!, a.at(-1)! - b[0]!]
+  for (let step = 0; step < 60 && high - low > 1e-12; step++) {
+    const middle = (low + high) / 2
+    if (below(middle) < half) low = middle
+    else high = middle
+  }
+  return Math.round(((low + high) / 2) * 1e9) / 1e9
 }
 
 /**
@@ -72,7 +102,7 @@ export function shiftOf(
   other: readonly number[],
   random: RandomSource,
 ): Shift {
-  const at = median(one.flatMap((value) => other.map((beside) => value - beside)))
+  const at = middleDifference(one, other)
   const both = [...one, ...other]
   const all = sum(both)
   const apart = (chosen: number) => chosen / one.length - (all - chosen) / other.length

@@ -46,12 +46,23 @@ function spreadOf(xs: readonly number[], ys: readonly number[]): number {
   return Math.sqrt(Math.max(1e-9, (of(n) - all(xs) - all(ys)) / 18))
 }
 
+/** Points up to which all pairs are looked at; of more, so many, evenly along the first number. */
+const allPairs = 700
+function evenly(points: readonly (readonly [number, number])[]) {
+  if (points.length <= allPairs) return points
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
+  const step = (sorted.length - 1) / (allPairs - 1)
+  return Array.from({ length: allPairs }, (_, nth) => sorted[Math.round(nth * step)]!)
+}
+
 /**
- * How the second number of points goes with the first. Null where fewer than two differ in the first.
+ * How the second number of points goes with the first. Null where fewer than two differ in the first. Of more than 700 points 700 are
+ * taken, evenly along the first number.
  * @example trendOf([[1, 2], [2, 4.1], [3, 6], [4, 7.9]])
  *   // { slope: 1.93333, from: 0.183333, band: { low: 1.9, high: 2.1 }, p: 0.0833333 }
  */
-export function trendOf(points: readonly (readonly [number, number])[]): Trend | null {
+export function trendOf(all: readonly (readonly [number, number])[]): Trend | null {
+  const points = evenly(all)
   const slopes: number[] = []
   let order = 0
   for (const [place, [x, y]] of points.entries())

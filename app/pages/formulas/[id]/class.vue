@@ -1,43 +1,19 @@
 <script setup lang="ts">
-import type { StoredFormula } from '#contracts/workshop'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { computeFormula } from '#core/formula/compute'
 import { classSheet } from '#core/learning/teaching'
 import { barsOf } from '#core/mould/bars'
-import { formatter } from '#core/units/formatter'
-import { gramsPer } from '#core/units/measures'
 
 /** A formula for a class: what all pairs take together, and a page for each pair with its own lye and a gate that is signed. */
-const id = String(useRoute().params.id)
-const formula = shallowRef<StoredFormula | null>(null)
-const problem = ref('')
 const { library } = storeToRefs(useMaterials())
-const { say: own, settings, today } = storeToRefs(useWorkshop())
-const moulds = useMoulds()
+const { settings, today } = storeToRefs(useWorkshop())
 const pairs = ref<number | null>(4)
 const oils = ref<number | null>(null)
-const unit = ref<'metric' | 'imperial'>('metric')
-onMounted(async () => {
-  unit.value = own.value.system
-  void moulds.load()
-  await useMaterials().load()
-  try {
-    formula.value = await api.get<StoredFormula>(`/api/formulas/${id}`)
-    const whole = computeFormula(formula.value.document, library.value).oils
-    oils.value = Math.min(500, Math.round(whole / 50) * 50 || whole)
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
+const { id, document, problem, unit, scale, say, weightOf } = useTeachingPaper((formula) => {
+  const whole = computeFormula(formula.document, library.value).oils
+  oils.value = Math.min(500, Math.round(whole / 50) * 50 || whole)
 })
-const document = computed(() => formula.value?.document)
 useHead({ title: () => `${document.value?.name ?? 'Formula'} for a class · Mantle` })
-/** One unit on the whole paper, in steps that its scales show. */
-const scale = computed(() =>
-  unit.value === 'metric' ? Math.max(1, settings.value.scale) : 0.05 * gramsPer.oz,
-)
-const say = computed(() =>
-  formatter({ system: unit.value, degrees: settings.value.degrees, scale: scale.value }),
-)
 const count = computed(() => Math.max(1, Math.min(24, Math.round(pairs.value ?? 1))))
 const sheet = computed(() =>
   document.value && oils.value
@@ -50,12 +26,6 @@ const sheet = computed(() =>
     : null,
 )
 const agrees = computed(() => sheet.value?.each.secondOpinion.agrees ?? false)
-const weight = (line: { substance: string }, grams: number) =>
-  line.substance === 'lye'
-    ? agrees.value
-      ? say.value.massDown(grams)
-      : '–'
-    : say.value.mass(grams)
 const bars = computed(() =>
   document.value && sheet.value
     ? barsOf(
@@ -116,24 +86,10 @@ const gate = computed(() => (document.value ? safetyCheckOf(document.value) : []
             <th scope="col" class="text-right">all {{ count }}</th>
           </tr>
         </thead>
-        <tbody v-for="group in sheet.groups" :key="group.title">
-          <tr>
-            <th scope="colgroup" colspan="3" class="pt-3 pb-1 text-left text-[13px] text-ink-2">
-              {{ group.title }}
-            </th>
-          </tr>
-          <tr v-for="line in group.lines" :key="line.id" class="h-[8mm] border-t border-line-3">
-            <th
-              scope="row"
-              class="text-left font-normal"
-              :class="line.substance === 'lye' ? 'font-bold text-stop print:text-black' : ''"
-            >
-              {{ line.name }}
-            </th>
-            <td class="text-right font-[650]">{{ weight(line, line.grams) }}</td>
-            <td class="text-right">{{ weight(line, line.all) }}</td>
-          </tr>
-        </tbody>
+        <PaperGroups v-slot="{ line }" :groups="sheet.groups">
+          <td class="text-right font-[650]">{{ weightOf(line.substance, line.grams, agrees) }}</td>
+          <td class="text-right">{{ weightOf(line.substance, line.all, agrees) }}</td>
+        </PaperGroups>
       </table>
       <p class="mt-3 font-semibold">
         Every pair weighs its own lye into its own cup, with its name on it: lye is never shared out
@@ -193,24 +149,10 @@ const gate = computed(() => (document.value ? safetyCheckOf(document.value) : []
         </p>
       </section>
       <table class="figure mt-4 w-full">
-        <tbody v-for="group in sheet.groups" :key="group.title">
-          <tr>
-            <th scope="colgroup" colspan="3" class="pt-3 pb-1 text-left text-[13px] text-ink-2">
-              {{ group.title }}<span v-if="group.how" class="font-normal">: {{ group.how }}</span>
-            </th>
-          </tr>
-          <tr v-for="line in group.lines" :key="line.id" class="h-[8mm] border-t border-line-3">
-            <th
-              scope="row"
-              class="text-left font-normal"
-              :class="line.substance === 'lye' ? 'font-bold text-stop print:text-black' : ''"
-            >
-              {{ line.name }}
-            </th>
-            <td class="text-right font-[650]">{{ weight(line, line.grams) }}</td>
-            <td class="w-[36mm] pl-6 text-ink-2">weighed ______</td>
-          </tr>
-        </tbody>
+        <PaperGroups v-slot="{ line }" :groups="sheet.groups" how>
+          <td class="text-right font-[650]">{{ weightOf(line.substance, line.grams, agrees) }}</td>
+          <td class="w-[36mm] pl-6 text-ink-2">weighed ______</td>
+        </PaperGroups>
       </table>
       <p class="mt-3">
         Lye into the water, never water onto lye; stir until it is clear; let it stand where nobody

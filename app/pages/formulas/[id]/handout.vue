@@ -1,36 +1,14 @@
 <script setup lang="ts">
-import type { StoredFormula } from '#contracts/workshop'
 import { handout, variantKinds, type VariantKind } from '#core/learning/teaching'
-import { formatter } from '#core/units/formatter'
-import { gramsPer } from '#core/units/measures'
 
 /** A recipe to take home: whole and half in one unit, its variants, the way it is made and what to beware of. */
-const id = String(useRoute().params.id)
-const formula = shallowRef<StoredFormula | null>(null)
-const problem = ref('')
 const formulas = useFormulas()
+void formulas.load()
 const { library } = storeToRefs(useMaterials())
-const { say: own, settings, today } = storeToRefs(useWorkshop())
-const unit = ref<'metric' | 'imperial'>('metric')
+const { settings, today } = storeToRefs(useWorkshop())
 const kinds = ref<VariantKind[]>(['unscented', 'milder', 'less-water'])
-onMounted(async () => {
-  unit.value = own.value.system
-  void formulas.load()
-  await useMaterials().load()
-  try {
-    formula.value = await api.get<StoredFormula>(`/api/formulas/${id}`)
-  } catch (error) {
-    problem.value = sentenceOf(error)
-  }
-})
-const document = computed(() => formula.value?.document)
+const { id, formula, document, problem, unit, scale, say, weightOf } = useTeachingPaper()
 useHead({ title: () => `${document.value?.name ?? 'Formula'} to take home · Mantle` })
-const scale = computed(() =>
-  unit.value === 'metric' ? Math.max(1, settings.value.scale) : 0.05 * gramsPer.oz,
-)
-const say = computed(() =>
-  formatter({ system: unit.value, degrees: settings.value.degrees, scale: scale.value }),
-)
 const paper = computed(() =>
   document.value
     ? handout(document.value, library.value, kinds.value, scale.value, say.value)
@@ -39,8 +17,6 @@ const paper = computed(() =>
 const agrees = computed(
   () => (paper.value?.whole.secondOpinion.agrees && paper.value.half.secondOpinion.agrees) ?? false,
 )
-const weight = ({ substance }: { substance: string }, grams: number) =>
-  substance === 'lye' ? (agrees.value ? say.value.massDown(grams) : '–') : say.value.mass(grams)
 const names: Record<VariantKind, string> = {
   unscented: 'without scent',
   plain: 'without extras',
@@ -122,24 +98,10 @@ const steps = computed(() => [
             <th scope="col" class="w-[28mm] text-right">half</th>
           </tr>
         </thead>
-        <tbody v-for="group in paper.groups" :key="group.title">
-          <tr>
-            <th scope="colgroup" colspan="3" class="pt-2 pb-0.5 text-left text-[13px] text-ink-2">
-              {{ group.title }}
-            </th>
-          </tr>
-          <tr v-for="line in group.lines" :key="line.id" class="h-[7mm] border-t border-line-3">
-            <th
-              scope="row"
-              class="text-left font-normal"
-              :class="line.substance === 'lye' ? 'font-bold text-stop print:text-black' : ''"
-            >
-              {{ line.name }}
-            </th>
-            <td class="text-right font-[650]">{{ weight(line, line.grams) }}</td>
-            <td class="text-right">{{ weight(line, line.half) }}</td>
-          </tr>
-        </tbody>
+        <PaperGroups v-slot="{ line }" :groups="paper.groups">
+          <td class="text-right font-[650]">{{ weightOf(line.substance, line.grams, agrees) }}</td>
+          <td class="text-right">{{ weightOf(line.substance, line.half, agrees) }}</td>
+        </PaperGroups>
       </table>
       <section v-if="paper.variants.length" class="mt-4">
         <h3 class="font-bold">Variants: only these weights change</h3>
@@ -153,10 +115,10 @@ const steps = computed(() => [
             <tr v-for="line in variant.lines" :key="line.id" class="h-[6mm] border-t border-line-3">
               <th scope="row" class="pl-4 text-left font-normal">{{ line.name }}</th>
               <td class="w-[28mm] text-right font-[650]">
-                {{ line.whole ? weight(line, line.whole) : 'none' }}
+                {{ line.whole ? weightOf(line.substance, line.whole, agrees) : 'none' }}
               </td>
               <td class="w-[28mm] text-right">
-                {{ line.half ? weight(line, line.half) : 'none' }}
+                {{ line.half ? weightOf(line.substance, line.half, agrees) : 'none' }}
               </td>
             </tr>
           </tbody>
