@@ -4,14 +4,16 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Asked, BatchRecord, Within } from '#contracts/learning'
 import type { FormulaVersion } from '#contracts/version'
 import { computeFormula } from '#core/formula/compute'
-import { answerOf, nextTo, recordsSince } from '#core/learning/answer'
-import { figureNames, figuresIn } from '#core/learning/figures'
-import { pairOf } from '#core/learning/pair'
+import { recordsSince, type Answer } from '#core/learning/answer'
+import { figureNames, figureOf, figuresIn } from '#core/learning/figures'
+import type { PairAnswer } from '#core/learning/pair'
 import { askedIn, readQuestion } from '#core/learning/reading'
 import { settlingPair } from '#core/learning/settle'
 import { sinceVersion } from '#core/learning/sinceVersion'
 import { barsOf } from '#core/mould/bars'
 import { cureRuleFor } from '#core/rack/cure'
+import type { Remote } from 'comlink'
+import type { AnswersWorker, SentAnswer } from '~/workers/answers.worker'
 
 const anywhere: Within = { formulaId: null, gel: 'any', since: null }
 /** What is asked most, to begin with. */
@@ -36,7 +38,7 @@ export function useAsk() {
   const toasts = useToasts()
   const route = useRoute()
   const router = useRouter()
-  const { say, today } = storeToRefs(useWorkshop())
+  const { say, today, settings } = storeToRefs(useWorkshop())
 
   const records = shallowRef<BatchRecord[]>([])
   const ready = ref(false)
@@ -67,7 +69,6 @@ export function useAsk() {
     const poured = new Map(records.value.map(({ formulaId, name }) => [formulaId, name]))
     return [...poured].map(([id, name]) => ({ id, name }))
   })
-  const context = computed(() => ({ names: names.value, today: today.value, say: say.value }))
   const reading = computed(() => ({
     figures: figures.value,
     formulas: formulaNames.value,
@@ -202,25 +203,80 @@ export function useAsk() {
     return version.value.outcome ?? readQuestion(since.value.version.purpose, reading.value).outcome
   })
 
-  const answer = computed(() => {
-    if (!ready.value) return null
-    if (since.value && purpose.value)
-      return answerOf(
-        { cause: 'version', outcome: purpose.value, within: anywhere },
-        since.value.records,
-        context.value,
-      )
-    return asked.value && answerOf(asked.value, records.value, context.value)
+  /* What the batches answer is counted in a worker: the page stays free, however many there are. */
+  let worker: Worker | null = null
+  let remote: Remote<AnswersWorker> | null = null
+  /** The names it was told last, with the records they came with. */
+  let told: unknown = null
+  onBeforeUnmount(() => worker?.terminate())
+  async function start() {
+    const { wrap } = await import('comlink')
+    worker = new Worker(new URL('../workers/answers.worker.ts', import.meta.url), {
+      type: 'module',
+    })
+    remote = wrap<AnswersWorker>(worker)
+  }
+  async function asks(): Promise<Remote<AnswersWorker>> {
+    if (!remote) await start()
+    if (told !== names.value) {
+      const { system, degrees } = say.value
+      const { scale } = settings.value
+      await remote!.know(records.value, [...names.value], today.value, { system, degrees, scale })
+      told = names.value
+    }
+    return remote!
+  }
+  const whole = ({ axisId, ...sent }: SentAnswer): Answer => ({
+    ...sent,
+    cause: figureOf(sent.asked.cause, names.value)!,
+    outcome: figureOf(sent.asked.outcome, names.value)!,
+    axis: figureOf(axisId, names.value)!,
   })
-  const unknown = computed(() => asked.value !== null && ready.value && answer.value === null)
-  const next = computed(() =>
-    asked.value ? nextTo(asked.value, records.value, context.value).slice(0, 3) : [],
-  )
-  const begun = computed(() =>
-    examples.flatMap(([says, cause, outcome]) => {
-      const one = answerOf({ cause, outcome, within: anywhere }, records.value, context.value)
-      return one ? [{ says, answer: one }] : []
-    }),
+  const answer = shallowRef<Answer | null>(null)
+  const next = shallowRef<Answer[]>([])
+  const begun = shallowRef<{ says: string; answer: Answer }[]>([])
+  /** It was asked, and what is asked is nothing that the records know. */
+  const unknown = ref(false)
+  const counting = ref(false)
+  /** The question that is being counted; an older one is not shown any more. */
+  let question = 0
+  watch(
+    [ready, asked, since, purpose],
+    async () => {
+      const own = ++question
+      answer.value = null
+      next.value = []
+      unknown.value = false
+      if (!ready.value) return
+      const wanted =
+        since.value && purpose.value
+          ? { cause: 'version', outcome: purpose.value, within: anywhere }
+          : asked.value
+      counting.value = true
+      try {
+        const counter = await asks()
+        if (wanted) {
+          const sent = await counter.answer(wanted, since.value?.records ?? null)
+          if (own !== question) return
+          answer.value = sent && whole(sent)
+          unknown.value = sent === null
+          const others = asked.value ? await counter.next(asked.value) : []
+          if (own === question) next.value = others.slice(0, 3).map(whole)
+        } else if (!pair.value && !version.value) {
+          const list: typeof begun.value = []
+          for (const [says, cause, outcome] of examples) {
+            const sent = await counter.answer({ cause, outcome, within: anywhere }, null)
+            if (sent) list.push({ says, answer: whole(sent) })
+          }
+          if (own === question) begun.value = list
+        }
+      } catch (error) {
+        if (own === question) problem.value = sentenceOf(error)
+      } finally {
+        if (own === question) counting.value = false
+      }
+    },
+    { immediate: true },
   )
   const first = computed(() => recordsSince(records.value))
 
@@ -258,11 +314,21 @@ export function useAsk() {
       }
     },
   )
-  const held = computed(() =>
-    both.value
-      ? pairOf(both.value, pair.value?.outcome ?? null, records.value, context.value, lots.value)
-      : null,
-  )
+  const held = shallowRef<PairAnswer | null>(null)
+  watch([both, () => pair.value?.outcome], async () => {
+    held.value = null
+    if (!both.value || !pair.value) return
+    const asking = both.value
+    try {
+      const { outcomeId, ...sent } = await (
+        await asks()
+      ).pair(plain(both.value), pair.value.outcome, lots.value)
+      if (asking === both.value)
+        held.value = { ...sent, outcome: outcomeId ? figureOf(outcomeId, names.value) : null }
+    } catch (error) {
+      problem.value = sentenceOf(error)
+    }
+  })
 
   /* What settles it. */
   const settling = computed(() =>
@@ -390,6 +456,7 @@ export function useAsk() {
     clear,
     answer,
     unknown,
+    counting,
     next,
     begun,
     first,

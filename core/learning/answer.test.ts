@@ -5,6 +5,7 @@ import { addDays } from '../units/days'
 import { formatter } from '../units/formatter'
 import { answerOf, nextTo } from './answer'
 import { dayFigure, figureNames, figuresIn } from './figures'
+import { gelNear } from './gelNear'
 import { askedIn, readQuestion } from './reading'
 import { settlingPair } from './settle'
 import { sinceVersion } from './sinceVersion'
@@ -246,6 +247,19 @@ describe('next to a question', () => {
       ['water', 'unmould', null],
       ['citric', 'unmould', 'formula'],
     ])
+  })
+})
+
+describe('the record of gel', () => {
+  it('counts own batches of about the same lye, and none that nobody looked at', () => {
+    const records = [
+      record({ strength: 0.31, gelled: 1 }),
+      record({ strength: 0.33, gelled: 0.5 }),
+      record({ strength: 0.28, gelled: 0 }),
+      record({ strength: 0.31 }),
+      record({ strength: 0.36, gelled: 1 }),
+    ]
+    expect(gelNear(records, 0.31)).toEqual({ through: 1, part: 1, none: 1 })
   })
 })
 

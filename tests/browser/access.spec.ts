@@ -265,7 +265,6 @@ test('the dialogs of a batch and of its room', async ({ page }) => {
   expect(await problemsOf(page)).toEqual([])
   await page.getByRole('button', { name: 'Done' }).click()
   await page.getByText('Stages', { exact: true }).click()
-  await look(() => page.getByRole('button', { name: 'How good the dates were' }).click())
   const menu = (says: string) => async () => {
     await panel(page).getByRole('button', { name: 'More to write down' }).click()
     await page.getByRole('menuitem', { name: says }).click()

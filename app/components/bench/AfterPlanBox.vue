@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { afterPlan } from '#core/bench/run/checks'
+import type { BatchRecord } from '#contracts/learning'
+import { gelNear } from '#core/learning/gelNear'
 import { inSentence } from '#core/units/language'
 
 /** The gel to expect and when to look, unwrap and unmould. */
@@ -29,6 +31,18 @@ const apart = computed(() => {
   const verdictsOf = new Set(after.value.pots.map(({ forecast }) => forecast.verdict))
   return verdictsOf.size > 1 ? after.value.pots : []
 })
+/** How own batches of about this lye gelled; nothing where none was looked at, or Mantle does not answer. */
+const records = shallowRef<BatchRecord[]>([])
+onMounted(async () => {
+  records.value = await api.get<BatchRecord[]>('/api/learning').catch(() => [])
+})
+const own = computed(() => {
+  const { strength } = ctx.value.onScale.result.water
+  const { through, part, none } = gelNear(records.value, strength)
+  if (through + part + none === 0) return ''
+  const { number, percent } = say.value
+  return `Of your own with a lye of about ${percent(strength, 0)}: ${number(through)} gelled through, ${number(part)} in part, ${number(none)} not.`
+})
 const zone = computed(() => workshop.settings.timeZone)
 </script>
 
@@ -45,7 +59,7 @@ const zone = computed(() => workshop.settings.timeZone)
         }}
         to {{ say.temperature(after.forecast.peak.high) }}); this batter turns translucent near
         {{ say.temperature(after.forecast.onsetC) }}. A rough estimate: your own record of what
-        gelled is better.</span
+        gelled is better. <b v-if="own">{{ own }}</b></span
       >
     </p>
     <dl class="figure mt-3 grid gap-1.5">

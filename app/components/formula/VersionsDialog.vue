@@ -280,6 +280,16 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value
               ></textarea>
             </label>
           </div>
+          <p class="mt-1 text-sm">
+            <NuxtLink
+              class="link"
+              :to="{
+                path: '/journal/ask',
+                query: { q: `version ${version.number} of ${document.name}` },
+              }"
+              >What your batches say</NuxtLink
+            >
+          </p>
         </li>
       </ol>
       <p v-else-if="loaded" class="text-ink-2">

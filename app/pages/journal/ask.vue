@@ -26,6 +26,7 @@ const {
   clear,
   answer,
   unknown,
+  counting: isCounting,
   next,
   begun,
   first,
@@ -236,6 +237,9 @@ const pairOutcomes = computed(() => outcomes.value)
         mould, when it was dry. From three of a kind on they begin to say something.
       </p>
     </div>
+    <p v-else-if="isCounting && (asked || version)" class="mt-4 px-4 text-ink-2" role="status">
+      Counting…
+    </p>
     <p v-else-if="unknown" class="mt-4 px-4">
       Nothing in your records is called that. Pick it from the lists above.
     </p>
