@@ -112,13 +112,15 @@ const ruleTop = computed(() => (drawn.value.at(-2)?.plank ?? 0) + 8 + 30)
 const ruleText = computed(() => {
   const { low = 0, high = 0, zero = 0, at = 0 } = ruled.value ?? {}
   const [start, end] = [Math.min(low, zero, at), Math.max(high, zero, at)]
-  const fits = end + 12 + 210 < width.value
+  // About as wide as its longer line is; where neither side has room it stands below the picture.
+  const wide = 12 + Math.max(answer.shortly.length * 8.2, answer.band.length * 6.8)
+  const fits = end + wide < width.value
   return {
     start,
     end,
     x: fits ? end + 12 : start - 12,
     anchor: fits ? 'start' : 'end',
-    fits: fits || start > 222,
+    fits: fits || start > wide,
   } as const
 })
 const ticks = computed(() =>
