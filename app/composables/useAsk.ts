@@ -4,7 +4,7 @@ import type { FormulaDocument } from '#contracts/formula'
 import type { Asked, BatchRecord, Within } from '#contracts/learning'
 import type { FormulaVersion } from '#contracts/version'
 import { computeFormula } from '#core/formula/compute'
-import { recordsSince, type Answer } from '#core/learning/answer'
+import type { Answer } from '#core/learning/answer'
 import { figureNames, figureOf, figuresIn } from '#core/learning/figures'
 import type { PairAnswer } from '#core/learning/pair'
 import { askedIn, readQuestion } from '#core/learning/reading'
@@ -260,7 +260,7 @@ export function useAsk() {
           if (own !== question) return
           answer.value = sent && whole(sent)
           unknown.value = sent === null
-          const others = asked.value ? await counter.next(asked.value) : []
+          const others = asked.value ? await counter.next() : []
           if (own === question) next.value = others.slice(0, 3).map(whole)
         } else if (!pair.value && !version.value) {
           const list: typeof begun.value = []
@@ -278,7 +278,8 @@ export function useAsk() {
     },
     { immediate: true },
   )
-  const first = computed(() => recordsSince(records.value))
+  /** They come the oldest first. */
+  const first = computed(() => records.value[0]?.pouredOn ?? null)
 
   /* Two batches. */
   const both = shallowRef<[Batch, Batch] | null>(null)

@@ -16,6 +16,8 @@ const sent = ({ cause: _, outcome: __, axis, ...rest }: Answer): SentAnswer => (
 let records: readonly BatchRecord[] = []
 let context: AnswerContext = { names: new Map(), today: '', say: formatter() }
 
+let last: Answer | null = null
+
 /** Answers questions to own records away from the screen: twenty years of them may take a second. */
 const api = {
   /** What is asked from now on. */
@@ -30,10 +32,11 @@ const api = {
   },
   /** @param own other records than all, as those of a version */
   answer(asked: Asked, own: readonly BatchRecord[] | null): SentAnswer | null {
-    const answer = answerOf(asked, own ?? records, context)
-    return answer && sent(answer)
+    last = answerOf(asked, own ?? records, context)
+    return last && sent(last)
   },
-  next: (asked: Asked): SentAnswer[] => nextTo(asked, records, context).map(sent),
+  /** What may be asked next to the question that was answered last. */
+  next: (): SentAnswer[] => (last ? nextTo(last, records, context).map(sent) : []),
   pair(
     batches: Parameters<typeof pairOf>[0],
     outcome: string | null,

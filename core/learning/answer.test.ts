@@ -237,7 +237,7 @@ describe('next to a question', () => {
     const asked = { cause: 'citric', outcome: 'unmould', within: anywhere }
     const some = loaves.map((one) => ({ ...one, figures: { ...one.figures, dry: 40 } }))
     expect(
-      nextTo(asked, some, context).map((one) => [
+      nextTo(answerOf(asked, some, context)!, some, context).map((one) => [
         one.asked.cause,
         one.asked.outcome,
         one.asked.within.formulaId,

@@ -7,7 +7,7 @@ import { trendOf, type Trend } from '../statistics/trend'
 import { daysBetween, type Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
 import { capital, inSentence } from '../units/language'
-import { figureOf, valueOf, type Figure, type FigureNames } from './figures'
+import { figureOf, isNo, isYes, valueOf, type Figure, type FigureNames } from './figures'
 import { pullOf } from './pulls'
 
 /*
@@ -57,7 +57,6 @@ export interface Answer {
   /** How many, and what chance would do. */
   rests: string
   shift: Shift | null
-  shares: { at: number; low: number; high: number } | null
   trend: Trend | null
   /** The band in words; empty without one. */
   band: string
@@ -86,7 +85,7 @@ const within = (records: readonly BatchRecord[], { formulaId, gel, since }: With
     if (since && record.pouredOn < since) return false
     const gelled = record.figures.gelled
     return (
-      gel === 'any' || (gelled !== undefined && (gel === 'gelled' ? gelled > 0.75 : gelled < 0.25))
+      gel === 'any' || (gelled !== undefined && (gel === 'gelled' ? isYes(gelled) : isNo(gelled)))
     )
   })
 
@@ -101,9 +100,6 @@ function stood(records: readonly BatchRecord[], outcome: Figure, today: Day): Ba
       seen[trouble] !== undefined || daysBetween(pouredOn, leftOn ?? today) >= needed,
   )
 }
-
-const isYes = (value: number) => value > 0.75
-const isNo = (value: number) => value < 0.25
 
 /** Causes that say the same as another one, or of which another one is made. */
 const kin: Readonly<Record<string, readonly string[]>> = {
@@ -140,7 +136,6 @@ function imbalancesOf(
 ): Imbalance[] {
   const found = besides.flatMap((id): Imbalance[] => {
     if (id === cause.id || id === outcome.id || kin[cause.id]?.includes(id)) return []
-    if (cause.id.includes(':') && cause.id === id) return []
     const figure = figureOf(id, names)
     if (!figure) return []
     const [one, other] = sides.map((side) => side.flatMap((batch) => valueOf(batch, id) ?? []))
@@ -209,8 +204,15 @@ function chanceText({ times, ways, drawn }: Shift['chance'], say: Formatter): st
   return `Dealt out by chance, they would part this far ${often} in ${say.number(ways)}.`
 }
 
-/** A difference with its direction: "1.5 days longer". */
-function moved(value: number, figure: Figure, say: Formatter): string {
+/**
+ * A difference with its direction.
+ * @example moved(1.5, { apart: (value) => `${value} days`, more: 'longer', less: 'shorter' }, say) // '1.5 days longer'
+ */
+export function moved(
+  value: number,
+  figure: Pick<Figure, 'apart' | 'more' | 'less'>,
+  say: Formatter,
+): string {
   return `${figure.apart(Math.abs(value), say)} ${value >= 0 ? figure.more : figure.less}`
 }
 /** Two figures with their unit once. */
@@ -230,23 +232,32 @@ function bandText(band: { low: number; high: number }, figure: Figure, say: Form
   return `90 in 100: from ${moved(low, figure, say)} to ${moved(high, figure, say)}`
 }
 
+/** Both ways to say what came out: the heading, and a few words in a list. `seen` is empty where there is nothing to see. */
+function saidAs(
+  few: string,
+  seen: string,
+  none: string,
+  title: (seen: string) => string,
+): Pick<Answer, 'title' | 'shortly'> {
+  if (few) return { title: 'Too few to tell.', shortly: 'Too few to tell' }
+  return { title: title(seen), shortly: seen || none }
+}
+
 interface Judged {
   trust: Trust
   says: string
 }
-/** How far to trust it, by how many there are, what chance does, and what else pulls the same way. */
+/** How far to trust it, by how many there are, whether more is seen than chance does, and what else pulls the same way. */
 function judged(about: {
   few: string
-  chance: number
   seen: boolean
   settled: boolean
   plan: string
   imbalances: readonly Imbalance[]
 }): Judged {
   if (about.few) return { trust: 'too few', says: about.few }
-  const same = about.imbalances.filter(({ withIt }) => withIt)
-  const [first] = same
-  if (!about.seen || about.chance > mayBeChance)
+  const first = about.imbalances.find(({ withIt }) => withIt)
+  if (!about.seen)
     return {
       trust: 'a hint',
       says: `Chance alone does as much too often to build on it. More batches tell, or a pair that differs in nothing else.`,
@@ -329,29 +340,31 @@ export function answerOf(
     BatchRecord[],
     BatchRecord[],
   ]
+  /** Of yes and no as of figures: 1 and 0. */
+  const valuesOf = (side: readonly Point[]) =>
+    side.map(({ value }) => (axis.kind === 'yes-no' ? Number(isYes(value)) : value))
+  const shift =
+    yes.length && no.length
+      ? shiftOf(valuesOf(yes), valuesOf(no), randomSource(seedFrom(cause.id + outcome.id)))
+      : null
+  const chance = shift ? shift.chance.times / shift.chance.ways : 1
+  const settled = chance <= settles.chance && short >= settles.each
+  const rests = `${of}${few || !shift ? '' : ` ${chanceText(shift.chance, say)}`}`
   if (axis.kind === 'yes-no') {
     const times = sides.map(({ points: side }) => side.filter(({ value }) => isYes(value)).length)
     const apart =
       yes.length && no.length
         ? shareApart({ times: times[0]!, of: yes.length }, { times: times[1]!, of: no.length })
         : null
-    const shift =
-      yes.length && no.length
-        ? shiftOf(
-            yes.map(({ value }) => Number(isYes(value))),
-            no.map(({ value }) => Number(isYes(value))),
-            randomSource(seedFrom(cause.id + outcome.id)),
-          )
-        : null
     const imbalances = short < 2 ? [] : imbalancesOf(batches, common, apart?.at ?? 0, names, say)
     const often = `${say.number(times[0]!)} of ${say.number(yes.length)}, against ${say.number(times[1]!)} of ${say.number(no.length)}`
-    const chance = shift ? shift.chance.times / shift.chance.ways : 1
+    const isSeen = apart !== null && apart.at !== 0 && chance <= mayBeChance
+    const way = apart && apart.at > 0 ? axis.more : axis.less
     const verdict = judged({
       few,
-      chance,
-      seen: apart !== null && apart.at !== 0,
-      settled: chance <= settles.chance && short >= settles.each,
-      plan: `${by.groups[0]}, reckon with ${apart && apart.at > 0 ? axis.more : axis.less}.`,
+      seen: isSeen,
+      settled,
+      plan: `${by.groups[0]}, reckon with ${way}.`,
       imbalances,
     })
     return {
@@ -361,21 +374,11 @@ export function answerOf(
       sides,
       between,
       shift,
-      shares: few ? null : apart,
       trend: null,
-      title: few
-        ? 'Too few to tell.'
-        : apart!.at === 0 || chance > mayBeChance
-          ? `No difference seen: ${often}.`
-          : `${by.groups[0]}, ${apart!.at > 0 ? axis.more : axis.less}: ${often}.`,
-      shortly: few
-        ? 'Too few to tell'
-        : apart!.at === 0 || chance > mayBeChance
-          ? 'No difference seen'
-          : apart!.at > 0
-            ? axis.more
-            : axis.less,
-      rests: `${of}${few || !shift ? '' : ` ${chanceText(shift.chance, say)}`}`,
+      ...saidAs(few, isSeen ? way : '', 'No difference seen', (seen) =>
+        seen ? `${by.groups[0]}, ${seen}: ${often}.` : `No difference seen: ${often}.`,
+      ),
+      rests,
       band:
         few || !apart
           ? ''
@@ -385,27 +388,14 @@ export function answerOf(
       imbalances,
     }
   }
-  const shift =
-    yes.length && no.length
-      ? shiftOf(
-          yes.map(({ value }) => value),
-          no.map(({ value }) => value),
-          randomSource(seedFrom(cause.id + outcome.id)),
-        )
-      : null
   // Which way the outcome went, as far as it is the one that is measured.
   const imbalances =
     short < 2 ? [] : imbalancesOf(batches, common, by === cause ? (shift?.at ?? 0) : 1, names, say)
-  const chance = shift ? shift.chance.times / shift.chance.ways : 1
-  const isSeen =
-    shift !== null &&
-    shift.at !== 0 &&
-    (shift.band === null || shift.band.low > 0 || shift.band.high < 0 || chance <= mayBeChance)
+  const isSeen = shift !== null && shift.at !== 0 && chance <= mayBeChance
   const verdict = judged({
     few,
-    chance,
     seen: isSeen,
-    settled: chance <= settles.chance && short >= settles.each,
+    settled,
     plan:
       by === cause
         ? `Plan for ${axis.text(median(yes.map(({ value }) => value)), say)}, ${inSentence(cause.groups[0])}.`
@@ -419,19 +409,11 @@ export function answerOf(
     sides,
     between,
     shift: few ? null : shift,
-    shares: null,
     trend: null,
-    title: few
-      ? 'Too few to tell.'
-      : !isSeen || chance > mayBeChance
-        ? 'No difference seen.'
-        : `${by.groups[0]}, about ${moved(shift!.at, axis, say)}.`,
-    shortly: few
-      ? 'Too few to tell'
-      : !isSeen || chance > mayBeChance
-        ? 'No difference seen'
-        : moved(shift!.at, axis, say),
-    rests: `${of}${few ? '' : ` ${chanceText(shift!.chance, say)}`}`,
+    ...saidAs(few, isSeen ? moved(shift.at, axis, say) : '', 'No difference seen', (seen) =>
+      seen ? `${by.groups[0]}, about ${seen}.` : 'No difference seen.',
+    ),
+    rests,
     band: few || !shift?.band ? '' : bandText(shift.band, axis, say),
     trust: verdict.trust,
     trustSays: verdict.says,
@@ -472,7 +454,6 @@ function trendAnswer(
   const seen = !few && trend !== null && way !== 0 && trend.p <= mayBeChance
   const verdict = judged({
     few,
-    chance: trend?.p ?? 1,
     seen,
     settled: (trend?.p ?? 1) <= settles.chance && points.length >= settles.trend,
     plan: `Reckon with ${moved(each, outcome, say)}, ${step}.`,
@@ -491,18 +472,10 @@ function trendAnswer(
     ],
     between: [],
     shift: null,
-    shares: null,
     trend: few ? null : trend,
-    title: few
-      ? 'Too few to tell.'
-      : seen
-        ? `${capital(moved(each, outcome, say))}, ${step}.`
-        : 'No trend seen.',
-    shortly: few
-      ? 'Too few to tell'
-      : seen
-        ? `${moved(each, outcome, say)}, ${step}`
-        : 'No trend seen',
+    ...saidAs(few, seen ? `${moved(each, outcome, say)}, ${step}` : '', 'No trend seen', (said) =>
+      said ? `${capital(said)}.` : 'No trend seen.',
+    ),
     rests: `${batchesText(points.length, say)}.${few ? '' : ` In no order at all they would lie this straight ${trend!.p < 0.001 ? 'less than once in 1,000' : `in ${say.percent(trend!.p)} of cases`}.`}`,
     band: few || !apart ? '' : `${bandText(apart, outcome, say)}, ${step}`,
     trust: verdict.trust,
@@ -513,15 +486,15 @@ function trendAnswer(
 
 /**
  * What may be asked next to a question: another outcome, what else differed, the same within one formula.
- * @example nextTo({ cause: 'citric', outcome: 'unmould', within: { formulaId: null, gel: 'any', since: null } }, [], { names: new Map(), today: '2026-03-01', say }) // []
+ * @param own what was answered to it
+ * @example nextTo({ asked: { cause: 'citric', outcome: 'unmould', within: {} }, sides: [], imbalances: [] }, [], { names: new Map(), today: '2026-03-01', say }) // []
  */
 export function nextTo(
-  asked: Asked,
+  own: Pick<Answer, 'asked' | 'sides' | 'imbalances'>,
   records: readonly BatchRecord[],
   context: AnswerContext,
 ): Answer[] {
-  const own = answerOf(asked, records, context)
-  if (!own) return []
+  const { asked } = own
   const others = ['unmould', 'dry', 'minutes', 'loss'].filter((id) => id !== asked.outcome)
   const [imbalance] = own.imbalances
   const byFormula = new Map<string, number>()
@@ -541,13 +514,3 @@ export function nextTo(
     return answer && sumOf(answer.sides, ({ points }) => points.length) > 0 ? [answer] : []
   })
 }
-
-/**
- * The day of the oldest of some batches; null without any.
- * @example recordsSince([]) // null
- */
-export const recordsSince = (records: readonly BatchRecord[]): Day | null =>
-  records.reduce<Day | null>(
-    (first, { pouredOn }) => (first === null || pouredOn < first ? pouredOn : first),
-    null,
-  )

@@ -4,6 +4,7 @@ import type { FeelTest, Trouble } from '#contracts/rackWords'
 import { shareOfAcids } from '../chemistry/fattyAcids'
 import { byBlender } from '../formula/method'
 import type { Library } from '../materials/library'
+import { driedOn } from '../rack/facts'
 import { feelKinds } from '../rack/feel'
 import { daysBetween, type Day } from '../units/days'
 import type { Formatter } from '../units/formatter'
@@ -462,6 +463,7 @@ export function figuresOf(
   if (!pouredOn) return { figures: {}, seen: {} }
   const about = caseOf(batch, pouredOn, 0, say)
   const events = standingEvents(batch.events)
+  const dried = driedOn(facts)
   const cut = events.findLast((event) => event.kind === 'cut')
   const strip = events.find((event) => event.kind === 'strip' && !event.tooDry)
   const { made: weights, result, bench, gel, document } = about
@@ -481,11 +483,7 @@ export function figuresOf(
     batter: weights.batter,
     gelled: gel && gelShare[gel],
     minutes: bench?.minutes,
-    // What was melted again dries anew: its days are of another soap.
-    dry:
-      drying && !facts.remeltedOn && facts.weighedOn && facts.weighedOn >= drying.dryOn
-        ? daysBetween(pouredOn, drying.dryOn)
-        : null,
+    dry: dried === null ? null : daysBetween(pouredOn, dried),
     loss: drying?.levelled ? drying.shape.loss : null,
     ph: strip?.kind === 'strip' ? strip.ph : null,
   }
@@ -523,6 +521,17 @@ export function figuresOf(
     seen,
   }
 }
+
+/**
+ * Whether a figure of yes and no says yes: half of it, as gelled in part, is neither.
+ * @example isYes(0.5) // false
+ */
+export const isYes = (value: number): boolean => value > 0.75
+/**
+ * Whether it says no.
+ * @example isNo(0) // true
+ */
+export const isNo = (value: number): boolean => value < 0.25
 
 /** Figures that stand in every batch: where one is not there, it is none. */
 const noneWhereMissing = /^(extra|scent|liquid|fat):/

@@ -1,4 +1,5 @@
 import type { BatchRecord } from '#contracts/learning'
+import { isNo, isYes } from './figures'
 
 /** Points of lye strength to either side within which batches are alike enough to be told of (judgement). */
 const near = 0.03
@@ -20,8 +21,8 @@ export function gelNear(
   )
   const count = (fits: (gelled: number) => boolean) => seen.filter(fits).length
   return {
-    through: count((gelled) => gelled > 0.75),
-    part: count((gelled) => gelled >= 0.25 && gelled <= 0.75),
-    none: count((gelled) => gelled < 0.25),
+    through: count(isYes),
+    part: count((gelled) => !isYes(gelled) && !isNo(gelled)),
+    none: count(isNo),
   }
 }

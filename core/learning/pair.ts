@@ -15,7 +15,7 @@ import { capital, inSentence } from '../units/language'
 import { standingEvents } from '../units/standingEvents'
 import { wordings } from '../versions/changes'
 import { caseOf } from '../troubles/case'
-import { answerOf, type AnswerContext } from './answer'
+import { answerOf, moved, type AnswerContext } from './answer'
 import { figureOf, valueOf, type Figure } from './figures'
 import { pullOf } from './pulls'
 
@@ -244,10 +244,7 @@ export function pairOf(
   const [a, b] = batches.map((batch) => asMade(batch, say)) as [FormulaDocument, FormulaDocument]
   const model = asked ? models[asked] : undefined
   const before = model?.(b, library) ?? 0
-  const signed = (size: number): string => {
-    if (!figure) return ''
-    return `${figure.apart(Math.abs(size), say)} ${size > 0 ? figure.more : figure.less}`
-  }
+  const signed = (size: number): string => (figure ? moved(size, figure, say) : '')
   /** What own batches say of a cause, where they can be leaned on. */
   const ownWord = (id: string | null): Difference['effect'] => {
     if (!asked || !id || id === asked) return null

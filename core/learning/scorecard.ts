@@ -7,11 +7,12 @@ import type {
   Offsets,
   ScoredForecast,
 } from '#contracts/learning'
+import { driedOn } from '../rack/facts'
 import { shareBand } from '../statistics/groups'
 import { median } from '../statistics/quantile'
 import { roundTo } from '../statistics/roundTo'
 import { mean, sumOf } from '../statistics/sum'
-import { addDays, daysBetween, type Day } from '../units/days'
+import { daysBetween, type Day } from '../units/days'
 import { standingEvents } from '../units/standingEvents'
 
 /*
@@ -78,9 +79,8 @@ export function cameTrueOf({ events: all, facts }: Pick<Batch, 'events' | 'facts
   const stage = judgedBy.find((one) => bench.stages?.[one] !== undefined && of('stage', one))
   const cutAt = cut && cut.at.slice(0, 10) === cut.day ? Date.parse(cut.at) : null
   const hours = cutAt && poured.pouredAt ? (cutAt - Date.parse(poured.pouredAt)) / 3_600_000 : null
-  const { drying, forecast, weighedOn, weighed } = facts
-  const dryOn = drying && (drying.rawDryOn ?? drying.dryOn)
-  const isDry = !facts.remeltedOn && dryOn && weighedOn && weighedOn >= dryOn
+  const { forecast, weighed } = facts
+  const dried = driedOn(facts)
   const early =
     forecast &&
     kept
@@ -104,16 +104,9 @@ export function cameTrueOf({ events: all, facts }: Pick<Batch, 'events' | 'facts
           cut.day,
         )
       : []),
-    ...(isDry && early
-      ? scored(early, daysBetween(poured.day, dryOn), forecast.on, addDays(dryOn, 0))
-      : []),
-    ...(isDry && label && weighed.length
-      ? scored(
-          { what: 'net', at: label.at, low: label.low, high: label.high },
-          mean(weighed.map(({ grams }) => grams)),
-          label.day,
-          weighedOn,
-        )
+    ...(dried && early ? scored(early, daysBetween(poured.day, dried), forecast.on, dried) : []),
+    ...(dried && label && weighed.length
+      ? scored(label, mean(weighed.map(({ grams }) => grams)), label.day, facts.weighedOn!)
       : []),
   ]
 }

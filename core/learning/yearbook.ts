@@ -2,6 +2,7 @@ import type { Batch } from '#contracts/batch'
 import type { Thumbnail } from '#contracts/thumbnail'
 import { frozenLibrary } from '../formula/frozen'
 import { nameOfFat } from '../formula/names'
+import { driedOn } from '../rack/facts'
 import { caseOf } from '../troubles/case'
 import { troubleKinds } from '../troubles/kinds'
 import { daysBetween } from '../units/days'
@@ -38,7 +39,7 @@ export function yearEntry(
   say: Formatter,
 ): YearEntry | null {
   const { id, number, name, thumbnail, frozen, facts } = batch
-  const { pouredOn, cutOn, drying, weighedOn } = facts
+  const { pouredOn, cutOn } = facts
   if (!pouredOn) return null
   const about = caseOf(batch, pouredOn, 0, say)
   const library = frozenLibrary(frozen)
@@ -54,7 +55,7 @@ export function yearEntry(
   const { bench } = about
   const lyeC = bench?.lyeC ?? document.method.lyeC
   const oilsC = bench?.oilsC ?? document.method.oilsC
-  const dry = drying && weighedOn && weighedOn >= drying.dryOn ? drying.dryOn : null
+  const dry = driedOn(facts)
   const troubles = facts.troubles.map(({ trouble }) => troubleKinds[trouble].says)
   const said = events.flatMap((event) => {
     if (event.kind === 'noted') return [event.from ? `${event.from}: ${event.note}` : event.note]

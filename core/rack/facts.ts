@@ -139,6 +139,20 @@ function earlyForecastOf(events: StandingEvent[], pouredOn: Day): BatchFacts['fo
 }
 
 /**
+ * The day on which bars were dry, once they were weighed until then: by the fit alone, whatever own records made of the forecast. Null
+ * before, and for what was melted again: its days are of another soap.
+ * @example driedOn(cut.facts) // null
+ */
+export function driedOn({
+  drying,
+  weighedOn,
+  remeltedOn,
+}: Pick<BatchFacts, 'drying' | 'weighedOn' | 'remeltedOn'>): Day | null {
+  const on = drying && (drying.rawDryOn ?? drying.dryOn)
+  return on && weighedOn && !remeltedOn && weighedOn >= on ? on : null
+}
+
+/**
  * What the fit foretells now, to be kept as an event: null where nothing new was told since it was last kept, or nothing is cut.
  * @param drying as just worked out
  * @example forecastToKeep(cut.events, cut.facts).forecasts.map(({ what }) => what) // ['dry', 'net']

@@ -22,7 +22,8 @@ import {
   refreshFacts,
   staleFacts,
 } from './batches'
-import { batchRecords, forecastsThatCame } from './learning'
+import { forecastsThatCame } from './forecasts'
+import { batchRecords } from './learning'
 import { openDatabase, type Db } from './connection'
 import { formulas } from './documents'
 import { migrate } from './migrate'

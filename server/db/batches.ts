@@ -29,7 +29,7 @@ import { dayIn, daysBetween } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
 import type { Db } from './connection'
 import { v7 } from 'uuid'
-import { keepCameTrue } from './learning'
+import { keepCameTrue } from './forecasts'
 import { dryingRoom } from './room'
 
 /** What a batch kept, with its document in today's version. */

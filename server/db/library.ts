@@ -3,7 +3,7 @@ import { libraryWith } from '#core/materials/own'
 import type { Db } from './connection'
 import { blends, colours, materials } from './documents'
 import { knownOf } from './known'
-import { offsetsIn } from './learning'
+import { offsetsIn } from './forecasts'
 import { getWorkshop } from './workshop'
 
 /** The library as this workshop has it: what ships with Mantle, with its own materials, values, scents and colours. */

@@ -2,7 +2,7 @@ import type { RoomDay, RoomReading } from '#contracts/room'
 import type { DryingRoom } from '#core/rack/facts'
 import { humidityOf } from '#core/rack/room'
 import type { Db } from './connection'
-import { offsetsIn } from './learning'
+import { offsetsIn } from './forecasts'
 import { getWorkshop } from './workshop'
 
 export function logRoom(db: Db, reading: RoomReading, day: string): void {

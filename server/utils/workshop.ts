@@ -1,7 +1,7 @@
 import type { WorkshopNow } from '#contracts/workshop'
 import { dayIn } from '#core/units/days'
 import type { Db } from '../db/connection'
-import { offsetsIn } from '../db/learning'
+import { offsetsIn } from '../db/forecasts'
 import { roomHumidity } from '../db/room'
 import { getWorkshop, workshopRevision } from '../db/workshop'
 

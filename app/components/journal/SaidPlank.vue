@@ -10,17 +10,14 @@ const plank = 50
 const bar = { w: 12, h: 8 }
 /** From the end of the plank to where the promised stretch begins. */
 const x = (place: number) => wide / 2 + place * 66
-const rows = Math.floor((plank - 4) / bar.h)
+const rowsOf = (h: number) => Math.floor((plank - 4) / h)
 const size = computed(() => {
   const places = line.list.map((one) => x(placeOf(one)))
   const small = [bar, { w: 8, h: 5.5 }, { w: 5, h: 3.5 }]
   return (
     small.find(({ w, h }) => {
-      const stood = piled(places, w, Math.floor((plank - 4) / h))
-      return (
-        stood.every(({ at }) => at > 0 && at < wide) &&
-        pilesFit(places, w, Math.floor((plank - 4) / h))
-      )
+      const stood = piled(places, w, rowsOf(h))
+      return stood.every(({ at }) => at > 0 && at < wide) && pilesFit(places, w, rowsOf(h))
     }) ?? small.at(-1)!
   )
 })
@@ -29,7 +26,7 @@ const bars = computed(() => {
   const stood = piled(
     line.list.map((one) => Math.max(w / 2, Math.min(wide - w / 2, x(placeOf(one))))),
     w,
-    Math.max(rows, Math.floor((plank - 4) / h)),
+    rowsOf(h),
   )
   return line.list.map((one, nth) => ({
     one,

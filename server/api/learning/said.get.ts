@@ -1,4 +1,4 @@
-import { forecastsThatCame } from '../../db/learning'
+import { forecastsThatCame } from '../../db/forecasts'
 
 /** Every forecast that has come due, as it was kept, with what came. */
 export default route(null, ({ db }) => forecastsThatCame(db), { may: ['read'] })
