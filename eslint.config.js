@@ -66,6 +66,7 @@ export const coreRooms = [
   'recipe',
   'bench/plan',
   'bench/run',
+  'day',
   'trials',
   'rack/drying',
   'rack',

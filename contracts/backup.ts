@@ -67,6 +67,7 @@ export interface RecordDifference {
     | 'lesson'
     | 'ribbon'
     | 'path'
+    | 'makingDay'
     | 'blend'
     | 'order'
     | 'market'

@@ -50,6 +50,7 @@ export const usualSetup = {
   oilsOntoLye: false,
   divide: null,
   bulkScent: true,
+  day: null,
   order: [],
   leftOut: [],
   own: [],

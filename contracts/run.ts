@@ -54,6 +54,8 @@ export const setupSchema = z.strictObject({
   divide: z.enum(['upfront', 'batter']).nullable().default(usualSetup.divide),
   /** The scent of several pots weighed once and divided; each cup by itself in runs from before that was done. */
   bulkScent: z.boolean().default(false),
+  /** The making day that it is part of: several devices may tell of it, and all fats are weighed before they go on the plate. */
+  day: idSchema.nullable().default(usualSetup.day),
   /** The order the maker put the steps in; those not named keep their usual place. */
   order: z.array(stepId).max(300).default([]),
   leftOut: z.array(stepId).max(100).default([]),
@@ -168,6 +170,8 @@ export const runEventSchema = z.discriminatedUnion('kind', [
     vessel: z.enum(vesselKinds),
     grams: grams.min(0),
   }),
+  /** Somebody takes up a piece of a making day's work: its id in the day's plan, and who. */
+  z.strictObject({ ...base, kind: z.literal('took'), task: says.max(120), by: says.max(60) }),
   /** This device leads from here on. */
   z.strictObject({ ...base, kind: z.literal('drove'), name: says.max(60) }),
   z.strictObject({

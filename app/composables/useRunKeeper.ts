@@ -77,8 +77,10 @@ export function useServerKeeper(first: Run): RunKeeper {
     const drove = taken.value.findLast(({ kind }) => kind === 'drove')
     return drove?.device ?? first.driver
   })
+  /** On a making day every device tells of every batch. */
+  const shared = !!first.setup.day
   const leading = computed(
-    () => outbox.value[0]?.kind === 'drove' || (driver.value === own && !held.value),
+    () => shared || outbox.value[0]?.kind === 'drove' || (driver.value === own && !held.value),
   )
   const events = computed<RunEvent[]>(() => {
     const known = new Set(taken.value.map((event) => event.id))

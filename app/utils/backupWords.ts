@@ -27,6 +27,7 @@ const kinds: Record<RecordDifference['kind'], [one: string, more: string]> = {
   shortWord: ['short word', 'short words'],
   lesson: ['lesson', 'lessons'],
   path: ['first soap', 'first soaps'],
+  makingDay: ['making day', 'making days'],
   ribbon: ['ribbon', 'ribbons'],
   move: ['move of stock', 'moves of stock'],
   photo: ['photo', 'photos'],

@@ -72,6 +72,7 @@ const countedTables = {
   lessons: 'lessons',
   ribbons: 'ribbons',
   paths: 'paths',
+  makingDays: 'making_days',
   photos: 'photos',
 } as const
 export type Counts = Record<keyof typeof countedTables, number>

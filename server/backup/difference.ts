@@ -35,6 +35,7 @@ const documents = [
   ['import', 'imports', "document ->> '$.name'"],
   ['shortWord', 'short_words', "document ->> '$.short'"],
   ['lesson', 'lessons', "document ->> '$.says'"],
+  ['makingDay', 'making_days', "document ->> '$.day'"],
   ['path', 'paths', "document ->> '$.who'"],
   ['ribbon', 'ribbons', "document ->> '$.name'"],
   ['soap', 'soap_words', "coalesce(document ->> '$.tagline', '')"],

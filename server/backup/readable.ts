@@ -42,6 +42,7 @@ const tells: Record<string, string> = {
   lessons: 'lessons that are followed',
   ribbons: 'searches that are kept',
   paths: 'ways up to a first soap',
+  making_days: 'days on which several batches were made, minutes from their beginning',
   room_log: 'the air of the drying room, °C and relative humidity 0–1',
 }
 /** Tables that only serve Mantle, or belong to this machine. */

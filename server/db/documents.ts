@@ -2,6 +2,7 @@ import type { z } from 'zod'
 import type { Stored } from '#contracts/document'
 import { colourSchema } from '#contracts/colour'
 import { firstPathSchema } from '#contracts/firstSoap'
+import { makingDaySchema } from '#contracts/day'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { ownMaterialSchema } from '#contracts/material'
@@ -58,7 +59,8 @@ function documentStore<T>(
     | 'short_words'
     | 'lessons'
     | 'ribbons'
-    | 'paths',
+    | 'paths'
+    | 'making_days',
   schema: z.ZodType<T>,
 ) {
   const columns = 'id, revision, document, changed_at, changed_by'
@@ -177,3 +179,5 @@ export const lessons = documentStore('lessons', lessonSchema)
 export const ribbons = documentStore('ribbons', ribbonSchema)
 /** Ways up to a first soap. */
 export const paths = documentStore('paths', firstPathSchema)
+/** Making days; what was done on them stands in the runs of their batches. */
+export const makingDays = documentStore('making_days', makingDaySchema)

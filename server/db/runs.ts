@@ -145,7 +145,8 @@ export function addRunEvents(
       if (place >= 0) return { kind: 'other-content', place }
       const fresh = events.filter(({ id }) => !known.has(id))
       if (fresh.length && hasEnded([...run.events, ...fresh.slice(0, -1)])) return { kind: 'ended' }
-      const leads = run.driver === device || fresh[0]?.kind === 'drove'
+      // On a making day several devices tell of one batch.
+      const leads = !!run.setup.day || run.driver === device || fresh[0]?.kind === 'drove'
       if (fresh.length && !leads) return { kind: 'not-leading', driver: run.driver }
       const insert = db.prepare(
         `INSERT INTO run_events (id, run_id, device, kind, payload, at, kept_at) VALUES (?, ?, ?, ?, ?, ?, ?)

@@ -1,5 +1,6 @@
 import { colourSchema } from '#contracts/colour'
 import { firstPathSchema } from '#contracts/firstSoap'
+import { makingDaySchema } from '#contracts/day'
 import { formulaSchema } from '#contracts/formula'
 import { goalSchema } from '#contracts/goal'
 import { materialIdSchema, ownMaterialSchema } from '#contracts/material'
@@ -365,4 +366,36 @@ export const pathRoutes = documentRoutes({
   schema: firstPathSchema,
   called: 'path',
   may: ['formulas', 'bench'],
+})
+
+export const makingDayRoutes = documentRoutes({
+  store: stores.makingDays,
+  schema: makingDaySchema,
+  called: 'making day',
+  may: ['bench', 'formulas'],
+  beforeSave(db, id, { batches }) {
+    const others = stores.makingDays
+      .list(db)
+      .filter((one) => one.id !== id && !one.document.endedAt)
+    batches.forEach(({ id: batchId }, place) => {
+      if (!db.prepare('SELECT 1 FROM batches WHERE id = ?').get(batchId))
+        refuse(422, 'There is no such batch.', `document.batches[${place}].id`)
+      if (
+        others.some(({ document }) =>
+          document.batches.some(
+            (one) => one.id === batchId && !document.dropped.some(({ id: gone }) => gone === batchId),
+          ),
+        )
+      )
+        refuse(
+          422,
+          'This batch stands on another making day. Take it off there first.',
+          `document.batches[${place}].id`,
+        )
+    })
+  },
+  beforeDelete(db, id) {
+    if (stores.makingDays.get(db, id)?.document.startedAt)
+      refuse(409, 'This day has begun: what was planned and what came stays.')
+  },
 })

@@ -80,7 +80,10 @@ export function fatSteps(ctx: PlanContext): Step[] {
       vessel: 'pan',
     })
   }
+  // On a day of several batches a pan is filled in one go, so that it can go on the plate whenever the plate is free.
+  const together = !!setup.day && !ctx.meltsByLye
   for (const fat of hard) steps.push(weigh(fat, []))
+  if (together) for (const fat of liquid) steps.push(weigh(fat, []))
   const hardIds = steps.map(({ id }) => id)
   if (hard.length && !ctx.meltsByLye)
     steps.push({
@@ -113,7 +116,7 @@ export function fatSteps(ctx: PlanContext): Step[] {
       lye: true,
     })
   const melted = hard.length ? ['melt'] : []
-  for (const fat of liquid) steps.push(weigh(fat, melted))
+  if (!together) for (const fat of liquid) steps.push(weigh(fat, melted))
   if (!hard.length && oilsC > setup.roomC + 4)
     steps.push({
       id: 'warm',

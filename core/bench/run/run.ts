@@ -233,6 +233,7 @@ export function runOf(
         break
       case 'drove':
       case 'stood':
+      case 'took':
         break
     }
   }
@@ -259,7 +260,7 @@ export const isDone = (state: RunState, id: string): boolean => state.steps.get(
  * @example lastTold([{ id: 'a', kind: 'laundry', at: '2026-03-01T09:00:00Z' }]).length // 1
  */
 export function lastTold(events: readonly RunEvent[]): RunEvent[] {
-  const stays = new Set(['read', 'drove', 'finished'])
+  const stays = new Set(['read', 'drove', 'took', 'finished'])
   const told = standingEvents(events).filter(({ kind }) => !stays.has(kind))
   const at = told.at(-1)?.at
   return told.filter((event) => event.at === at)

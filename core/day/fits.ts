@@ -1,0 +1,140 @@
+import type { RandomSource } from '../statistics/randomSource'
+import type { DayBatch } from './batchOfDay'
+import { planDay, type DayPlan, type DaySubject, type Wish } from './plan'
+import type { DayProblem, Placed } from './problem'
+import { problemOf } from './tasks'
+
+/** Why a day does not fit: a thing that is wanted twice at once, hands, or the hours. */
+export interface Clash {
+  of: 'thing' | 'hands' | 'hours'
+  /** What is wanted twice; empty where it is hands or hours. */
+  thing: string
+  /** The batches that want it at once. */
+  batches: string[]
+  /** Minutes for which they want it at once; minutes that are missing where it is hands or hours. */
+  minutes: number
+  /** The day as it would be with one more of it, to be drawn. */
+  wanted: DayPlan
+}
+
+/** A way out, as a whole day. */
+export interface WayOut {
+  of: 'earlier' | 'leave'
+  /** Minutes that everything begins earlier; 0 where a batch is left out. */
+  earlier: number
+  /** The batch that is left for another day. */
+  without: string | null
+  plan: DayPlan
+}
+
+/** Tries for each way out: many are looked at. */
+const tries = 600
+const step = 5
+/** Minutes that a day may begin earlier at most. */
+const earliest = 150
+
+/** Two holds of a thing that lie over each other, and for how long: the worst of them. */
+function overlapOf(problem: DayProblem, placed: readonly Placed[], thing: string) {
+  const of = new Map(placed.map((one) => [one.task, one]))
+  const batchesOf = (id: string) => problem.tasks.find((task) => task.id === id)!.batches
+  const holds = problem.holds
+    .filter((hold) => hold.thing === thing)
+    .map(({ from, to, more }) => ({
+      batches: batchesOf(from),
+      from: of.get(from)!.at,
+      to: of.get(to)!.to + more,
+    }))
+  let worst = { minutes: 0, batches: [] as string[] }
+  holds.forEach((one, nth) =>
+    holds.slice(nth + 1).forEach((other) => {
+      const minutes = Math.min(one.to, other.to) - Math.max(one.from, other.from)
+      if (minutes > worst.minutes)
+        worst = { minutes, batches: [...new Set([...one.batches, ...other.batches])] }
+    }),
+  )
+  return worst
+}
+
+type Plans = (subject: DaySubject, more?: Record<string, number>) => DayPlan | null
+
+/**
+ * Why a day does not fit: what one more of would make it fit.
+ * @param plan the best that was found, with minutes over
+ */
+export function clashOf(
+  subject: DaySubject,
+  plan: DayPlan,
+  wish: Wish,
+  random: RandomSource,
+): Clash {
+  const quick: Plans = (one) => planDay(one, wish, { solver: null, seconds: 0, random, tries })
+  const { things, batches, people } = subject
+  const names = {
+    ice: 'iceBaths',
+    plate: 'plates',
+    blender: 'blenders',
+    scale: 'scales',
+    'warm place': 'warmPlaces',
+    'cool place': 'coolPlaces',
+    thermometer: 'thermometers',
+  } as const
+  for (const [thing, key] of Object.entries(names)) {
+    const more = quick({ ...subject, things: { ...things, [key]: things[key] + 1 } })
+    if (!more || more.over > 0) continue
+    const problem = problemOf(batches, people, things, more.together)
+    const { minutes, batches: both } = overlapOf(problem, more.placed, thing)
+    if (minutes > 0) return { of: 'thing', thing, batches: both, minutes, wanted: more }
+  }
+  const helped = quick({
+    ...subject,
+    people: [...people, { name: '', from: people[0]!.from, until: null, pace: {} }],
+  })
+  const open = quick({ ...subject, people: people.map((one) => ({ ...one, until: null })) }) ?? plan
+  return {
+    of: helped && helped.over <= 0 ? 'hands' : 'hours',
+    thing: '',
+    batches: batches.map(({ id }) => id),
+    minutes: plan.over,
+    wanted: open,
+  }
+}
+
+/** A day that begins so much earlier: hours count from its beginning. */
+const begunEarlier = (subject: DaySubject, minutes: number): DaySubject => ({
+  ...subject,
+  people: subject.people.map((person) => ({
+    ...person,
+    until: person.until === null ? null : person.until + minutes,
+  })),
+})
+
+/**
+ * Ways out of a day that does not fit: begin earlier, or leave one batch. Each as a whole day that fits.
+ * @param mayLeave batches that may be left, those that are missed least first
+ * @param mostEarlier minutes that the day may begin earlier at most
+ */
+export function waysOut(
+  subject: DaySubject,
+  wish: Wish,
+  mayLeave: readonly DayBatch[],
+  mostEarlier: number,
+  random: RandomSource,
+): WayOut[] {
+  const quick = (one: DaySubject) => planDay(one, wish, { solver: null, seconds: 0, random, tries })
+  const ways: WayOut[] = []
+  for (let minutes = step; minutes <= Math.min(earliest, mostEarlier); minutes += step) {
+    const plan = quick(begunEarlier(subject, minutes))
+    if (!plan || plan.over > 0) continue
+    ways.push({ of: 'earlier', earlier: minutes, without: null, plan })
+    break
+  }
+  for (const { id } of mayLeave) {
+    if (subject.batches.length < 2) break
+    const batches = subject.batches.filter((batch) => batch.id !== id)
+    const plan = quick({ ...subject, batches })
+    if (!plan || plan.over > 0) continue
+    ways.push({ of: 'leave', earlier: 0, without: id, plan })
+    break
+  }
+  return ways
+}

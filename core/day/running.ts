@@ -1,0 +1,224 @@
+import type { RandomSource } from '../statistics/randomSource'
+import { isDone, type RunState } from '../bench/run/run'
+import type { DayProblem, DayTask, Lines, Placed } from './problem'
+import { solved, type DaySolver } from './programme'
+import { search } from './search'
+import { indexed, linesOf, placedOf, timesOf, type Fixed } from './times'
+
+/** A run as the day looks at it. */
+export interface DayRun {
+  state: RunState
+  /** Minutes from the day's beginning at which the run's own clock begins. */
+  begins: number
+}
+
+/** A task that somebody took up. Minutes from the day's beginning. */
+export interface Took {
+  task: string
+  person: number
+  at: number
+}
+
+/** Where a task stands. */
+export interface TaskState {
+  begunAt: number | null
+  endedAt: number | null
+  by: number | null
+  /** The steps of it that are still to be done. */
+  open: DayTask['steps']
+}
+
+const kindOf = (id: string): string => id.split(':')[0]!
+
+/** Whether a task that was taken up is this one, or what is left of it when a batch was left out. */
+const isSame = (took: string, task: DayTask, numbers: readonly string[]): boolean =>
+  took === task.id ||
+  (kindOf(took) === task.kind &&
+    numbers.every((number) => took.split(':')[1]!.split('+').includes(number)))
+
+/**
+ * Where each task stands, by what its batches' runs say: begun when somebody took it up or did a step of it, over when its last step is
+ * done; fats on the plate are over when they stand there.
+ * @example standingOfTasks({ tasks: [] }, new Map(), []) // new Map()
+ */
+export function standingOfTasks(
+  { tasks }: Pick<DayProblem, 'tasks'>,
+  runs: ReadonlyMap<string, DayRun>,
+  took: readonly Took[],
+): Map<string, TaskState> {
+  return new Map(
+    tasks.map((task): [string, TaskState] => {
+      const done = task.steps.flatMap(({ batch, step }) => {
+        const run = runs.get(batch)
+        const at = run && isDone(run.state, step) ? run.state.steps.get(step)!.doneAt! : null
+        return at === null ? [] : [at + run!.begins]
+      })
+      const heated = task.batches.flatMap((batch) => {
+        const run = runs.get(batch)
+        return task.kind === 'fats-on' && run?.state.treated.oils.how === 'heat'
+          ? [run.state.treated.oils.minutes + run.begins]
+          : []
+      })
+      const numbers = task.id.split(':')[1]!.split('+')
+      const taken = took.findLast((one) => isSame(one.task, task, numbers))
+      const moments = [...(taken ? [taken.at] : []), ...done, ...heated]
+      const open = task.steps.filter(({ batch, step }) => {
+        const run = runs.get(batch)
+        return !run || !isDone(run.state, step)
+      })
+      const over = heated.length > 0 || (task.steps.length > 0 && !open.length)
+      return [
+        task.id,
+        {
+          begunAt: moments.length ? Math.min(...moments) : null,
+          endedAt: over ? Math.max(...(heated.length ? heated : done)) : null,
+          by: taken?.person ?? null,
+          open,
+        },
+      ]
+    }),
+  )
+}
+
+/** A day that runs, as it is foretold from now. */
+export interface Running {
+  placed: Placed[]
+  end: number
+  over: number
+  /** Waits that can no longer be kept: what was made waits for longer than it should. By ids of tasks. */
+  tooLong: { from: string; to: string; by: number }[]
+  lines: Lines
+  fixed: Fixed
+}
+
+/** The order as it has become: what was begun stands first, with whoever took it; the rest as it was planned. */
+function linesNow(
+  problem: DayProblem,
+  placed: readonly Placed[],
+  states: ReadonlyMap<string, TaskState>,
+): Lines {
+  const planned = linesOf(problem, placed)
+  const begun = (task: number) => states.get(problem.tasks[task]!.id)!.begunAt
+  const own = planned.map((line) => line.filter((task) => begun(task) === null))
+  const first: Lines = problem.people.map(() => [])
+  problem.tasks.forEach((task, nth) => {
+    const { begunAt, by } = states.get(task.id)!
+    if (begunAt === null) {
+      if (!own.some((line) => line.includes(nth))) own[task.only ?? 0]!.push(nth)
+      return
+    }
+    const was = planned.findIndex((line) => line.includes(nth))
+    first[by ?? Math.max(0, was)]!.push(nth)
+  })
+  return problem.people.map((_, person) => [
+    ...first[person]!.sort((a, b) => begun(a)! - begun(b)!),
+    ...own[person]!,
+  ])
+}
+
+/** What was done, as what cannot be moved any more. */
+function fixedBy(problem: DayProblem, states: ReadonlyMap<string, TaskState>, now: number): Fixed {
+  const began = new Map<number, number>()
+  const ended = new Map<number, number>()
+  problem.tasks.forEach(({ id }, nth) => {
+    const { begunAt, endedAt } = states.get(id)!
+    if (begunAt !== null) began.set(nth, begunAt)
+    if (endedAt !== null) ended.set(nth, endedAt)
+  })
+  return { began, ended, now, notBefore: new Map() }
+}
+
+const tooLongIn = ({ tasks, lags }: DayProblem, at: readonly number[], to: readonly number[]) => {
+  const place = new Map(tasks.map(({ id }, nth) => [id, nth]))
+  return lags.flatMap(({ from, to: next, most }) => {
+    if (most === null) return []
+    const by = at[place.get(next)!]! - to[place.get(from)!]! - most
+    return by > 0.5 ? [{ from, to: next, by }] : []
+  })
+}
+
+/**
+ * The rest of a day that runs: everyone goes on in the order of the plan, as soon as can be. The same events give the same on every
+ * tablet. Null where the order cannot be kept any more.
+ * @param now minutes from the day's beginning
+ * @example follow(twoTasks, [{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 5, to: 15 }], new Map([['a', { begunAt: 4, endedAt: null, by: 0, open: [] }], ['b', { begunAt: null, endedAt: null, by: null, open: [] }]]), 6).end
+ *   // 19
+ */
+export function follow(
+  problem: DayProblem,
+  placed: readonly Placed[],
+  states: ReadonlyMap<string, TaskState>,
+  now: number,
+): Running | null {
+  const lines = linesNow(problem, placed, states)
+  const fixed = fixedBy(problem, states, now)
+  const timed = timesOf(indexed(problem), lines, fixed)
+  return timed
+    ? {
+        placed: placedOf(problem, timed),
+        end: timed.end,
+        over: timed.over,
+        tooLong: tooLongIn(problem, timed.at, timed.to),
+        lines,
+        fixed,
+      }
+    : null
+}
+
+/** Changes that are tried for the rest of a day, and s that the solver may take: an answer within two seconds. */
+export const replanTries = 1200
+const replanSeconds = 1
+
+/**
+ * The rest of a day planned anew: what was begun stays, the rest in the best order from now.
+ * @returns null where no order can be kept at all
+ */
+export function replan(
+  problem: DayProblem,
+  placed: readonly Placed[],
+  states: ReadonlyMap<string, TaskState>,
+  now: number,
+  solver: DaySolver | null,
+  random: RandomSource,
+): Running | null {
+  const fixed = fixedBy(problem, states, now)
+  const from = linesNow(problem, placed, states)
+  const found = search(problem, replanTries, random, { from, fixed })
+  if (!found) return null
+  const best = solver ? solved(problem, found, solver, replanSeconds, fixed) : found
+  return {
+    placed: placedOf(problem, best.timed),
+    end: best.timed.end,
+    over: best.timed.over,
+    tooLong: tooLongIn(problem, best.timed.at, best.timed.to),
+    lines: best.lines,
+    fixed,
+  }
+}
+
+/** By how much the pours of a day moved. */
+export interface Moved {
+  batch: string
+  /** Minutes later; earlier below 0. */
+  by: number
+}
+
+/**
+ * What moved between two plans: every pour that comes at another minute, by how much, in the order of the day.
+ * @example movedBetween({ tasks: [{ id: 'batter:36', kind: 'batter', batches: ['a'] }] }, [{ task: 'batter:36', person: 0, at: 60, to: 75 }], [{ task: 'batter:36', person: 0, at: 68, to: 83 }])
+ *   // [{ batch: 'a', by: 8 }]
+ */
+export function movedBetween(
+  { tasks }: { tasks: readonly Pick<DayTask, 'id' | 'kind' | 'batches'>[] },
+  before: readonly Placed[],
+  after: readonly Placed[],
+): Moved[] {
+  const was = new Map(before.map((one) => [one.task, one.at]))
+  return after.flatMap(({ task, at }) => {
+    const own = tasks.find(({ id }) => id === task)
+    const then = was.get(task)
+    if (own?.kind !== 'batter' || then === undefined) return []
+    const by = Math.round(at - then)
+    return by === 0 ? [] : [{ batch: own.batches[0]!, by }]
+  })
+}
