@@ -288,4 +288,6 @@ export const demoBatches: DemoBatch[] = [
   },
   { formula: 'Hostel Bar', planned: 0, bars: 24 },
   { formula: 'Oat & Buttermilk', planned: 0, bars: 18 },
+  { formula: 'Fir & Smoke', planned: 0, bars: 23 },
+  { formula: 'Landing Goat', planned: 0, bars: 16 },
 ]

@@ -49,6 +49,7 @@ import { standInRoom } from '../server/devices/standInRoom'
 import { sentenceOfTrouble } from '../server/db/troubles'
 import { addTrialEvents } from '../server/db/trials'
 import { saveWorkshop } from '../server/db/workshop'
+import { loadDays } from './days'
 import { demoBatches } from './batches'
 import { demoFormulas } from './formulas'
 import { demoLibrary as library, demoMaterials } from './materials'
@@ -415,6 +416,7 @@ export function loadDemo(db: Db, now: Date): boolean {
     loadLabels(db, today, formulaIds)
     loadDevices(db, today)
     loadJournal(db, today)
+    loadDays(db, today, (day) => idAt(day, 8), instantOf(today, 8))
   })()
   return true
 }

@@ -101,6 +101,11 @@ export const demoWorkshop: Workshop = {
     { name: 'Big steel jug', millilitres: 3000, grams: 642, stuff: 'steel' },
     { name: 'White PP jug', millilitres: 2000, grams: 171, stuff: 'pp' },
     { name: 'Ten-litre pan', millilitres: 10_000, grams: 1880, stuff: 'steel' },
+    { name: 'Six-litre pan, old', millilitres: 6000, grams: 1310, stuff: 'steel' },
+    { name: 'Six-litre pan, new', millilitres: 6000, grams: 1265, stuff: 'steel' },
+    { name: 'Enamel-free pot', millilitres: 5000, grams: 980, stuff: 'steel' },
+    { name: 'Tall PP jug', millilitres: 2500, grams: 204, stuff: 'pp' },
+    { name: 'Short PP jug', millilitres: 1500, grams: 132, stuff: 'pp' },
     { name: 'Scent beaker', millilitres: 250, grams: 96, stuff: 'glass' },
   ],
 }

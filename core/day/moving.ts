@@ -1,5 +1,14 @@
 import type { DayProblem, Placed } from './problem'
-import { indexed, linesOf, nothingFixed, placedOf, slideOf, timesOf, waitsAt, type Timed } from './times'
+import {
+  indexed,
+  linesOf,
+  nothingFixed,
+  placedOf,
+  slideOf,
+  timesOf,
+  waitsAt,
+  type Timed,
+} from './times'
 
 const startsOf = ({ tasks }: DayProblem, placed: readonly Placed[]): number[] => {
   const at = new Map(placed.map((one) => [one.task, one.at]))

@@ -14,7 +14,10 @@ describe('a day planned', () => {
   it('is as short as the shortest found by force', () => {
     let worst = 0
     const t0 = Date.now()
-    let searchMs = 0, solveMs = 0, forceMs = 0, hits = 0
+    let searchMs = 0,
+      solveMs = 0,
+      forceMs = 0,
+      hits = 0
     for (let seed = 1; seed <= 60; seed++) {
       const day = randomDay(seed, 2)
       let t = performance.now()
@@ -23,7 +26,10 @@ describe('a day planned', () => {
       t = performance.now()
       const force = shortestByForce(day)
       forceMs += performance.now() - t
-      if (!found) { expect(force).toBe(Infinity); continue }
+      if (!found) {
+        expect(force).toBe(Infinity)
+        continue
+      }
       t = performance.now()
       const plan = solved(day, found, solver, 5)
       solveMs += performance.now() - t

@@ -99,7 +99,9 @@ export function leastEnd(problem: DayProblem): number {
     if (all.length <= many) return 0
     const long = ({ from: a, to: b, more }: (typeof all)[number]) => far[a]![b]! + least[b]! + more
     const tail = Math.min(...all.map(({ more }) => -Math.max(0, more)))
-    return Math.min(...all.map((hold) => at[hold.from]!)) + Math.ceil(sumOf(all, long) / many) + tail
+    return (
+      Math.min(...all.map((hold) => at[hold.from]!)) + Math.ceil(sumOf(all, long) / many) + tail
+    )
   })
   return Math.max(chain, hands, ...things)
 }

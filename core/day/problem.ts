@@ -11,6 +11,8 @@ export type TaskKind =
 export interface TaskStep {
   batch: string
   step: string
+  /** Done within it where it is not done yet; it does not begin the task. */
+  late?: true
 }
 
 /** Work that one person does in one go. */

@@ -76,10 +76,16 @@ export function programmeOf(
     const began = fixed.began.get(task)
     if (began === undefined) return minutes[task]![person]!
     const ended = fixed.ended.get(task)
-    return ended !== undefined ? ended - began : Math.max(minutes[task]![person]!, fixed.now - began)
+    return ended !== undefined
+      ? ended - began
+      : Math.max(minutes[task]![person]!, fixed.now - began)
   }
-  const shortest = tasks.map((_, task) => Math.min(...people.map((_, person) => length(task, person))))
-  const longest = tasks.map((_, task) => Math.max(...people.map((_, person) => length(task, person))))
+  const shortest = tasks.map((_, task) =>
+    Math.min(...people.map((_, person) => length(task, person))),
+  )
+  const longest = tasks.map((_, task) =>
+    Math.max(...people.map((_, person) => length(task, person))),
+  )
   const first = tasks.map(({ quiet }, task) =>
     begun(task)
       ? fixed.began.get(task)!
@@ -112,13 +118,13 @@ export function programmeOf(
       if (task.only !== null && task.only !== person) bounds.push(`${x(nth, person)} = 0`)
       if (begun(nth)) return
       if (from + task.quiet > early[nth]!)
-        rows.push(`${s(nth)} - ${from + task.quiet - early[nth]!} ${x(nth, person)} >= ${early[nth]}`)
+        rows.push(
+          `${s(nth)} - ${from + task.quiet - early[nth]!} ${x(nth, person)} >= ${early[nth]}`,
+        )
       if (until !== null) {
         const slack = Math.max(0, under - until)
         if (slack > 0)
-          rows.push(
-            `${s(nth)} ${lasts(nth, '+')} + ${slack} ${x(nth, person)} <= ${until + slack}`,
-          )
+          rows.push(`${s(nth)} ${lasts(nth, '+')} + ${slack} ${x(nth, person)} <= ${until + slack}`)
       }
     })
   })
@@ -182,9 +188,7 @@ export function programmeOf(
       if (after || before) continue
       ordered(a, b)
       for (const person of shared)
-        rows.push(
-          `${y(a, b)} + ${y(b, a)} - ${x(a, person)} - ${x(b, person)} >= -1`,
-        )
+        rows.push(`${y(a, b)} + ${y(b, a)} - ${x(a, person)} - ${x(b, person)} >= -1`)
     }
   // Things: which of those alike is held, and by which first.
   const z = (hold: number, unit: number) => `u${hold}_${unit}`
@@ -248,14 +252,18 @@ export function programmeOf(
     })
     for (const name of pairs) {
       const [a, b] = name.slice(1).split('_').map(Number) as [number, number]
-      values[name] =
-        !never.has(name) && at[b]! >= to[a]! + tasks[b]!.quiet - 1e-9 ? 1 : 0
+      values[name] = !never.has(name) && at[b]! >= to[a]! + tasks[b]!.quiet - 1e-9 ? 1 : 0
     }
     const free = new Map<string, number[]>()
-    for (const hold of [...units.keys()].sort((a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!)) {
+    for (const hold of [...units.keys()].sort(
+      (a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!,
+    )) {
       const { thing, from, to: last, more } = holds[hold]!
       const ends = free.get(thing) ?? Array.from({ length: units.get(hold)! }, () => -Infinity)
-      const unit = Math.max(0, ends.findIndex((minute) => minute <= at[from]! + 1e-9))
+      const unit = Math.max(
+        0,
+        ends.findIndex((minute) => minute <= at[from]! + 1e-9),
+      )
       ends[unit] = to[last]! + more
       free.set(thing, ends)
       for (let one = 0; one < ends.length; one++) values[z(hold, one)] = one === unit ? 1 : 0
@@ -293,16 +301,17 @@ export function solved(
 ): { lines: Lines; timed: Timed; bound: number | null } {
   if (known.timed.over > 0) return { ...known, bound: null }
   const programme = programmeOf(problem, known.timed.end, fixed)
-  const { values, bound } = solver(
-    programme.text,
-    programme.valuesOf(known.timed),
-    seconds,
-  )
+  const { values, bound } = solver(programme.text, programme.valuesOf(known.timed), seconds)
   const least = bound === null ? null : Math.ceil(bound - 1e-6)
   const lines = values ? programme.linesOf(values) : null
   const timed =
     lines && values
-      ? timesOf(indexed(problem), lines, fixed, waitsAt(indexed(problem), programme.startsOf(values)))
+      ? timesOf(
+          indexed(problem),
+          lines,
+          fixed,
+          waitsAt(indexed(problem), programme.startsOf(values)),
+        )
       : null
   return lines && timed && timed.over <= 0 && timed.end < known.timed.end
     ? { lines, timed, bound: least }

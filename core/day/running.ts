@@ -48,11 +48,13 @@ export function standingOfTasks(
 ): Map<string, TaskState> {
   return new Map(
     tasks.map((task): [string, TaskState] => {
-      const done = task.steps.flatMap(({ batch, step }) => {
-        const run = runs.get(batch)
-        const at = run && isDone(run.state, step) ? run.state.steps.get(step)!.doneAt! : null
-        return at === null ? [] : [at + run!.begins]
-      })
+      const doneOf = (steps: DayTask['steps']) =>
+        steps.flatMap(({ batch, step }) => {
+          const run = runs.get(batch)
+          const at = run && isDone(run.state, step) ? run.state.steps.get(step)!.doneAt! : null
+          return at === null ? [] : [at + run!.begins]
+        })
+      const done = doneOf(task.steps.filter(({ late }) => !late))
       const heated = task.batches.flatMap((batch) => {
         const run = runs.get(batch)
         return task.kind === 'fats-on' && run?.state.treated.oils.how === 'heat'
@@ -71,7 +73,7 @@ export function standingOfTasks(
         task.id,
         {
           begunAt: moments.length ? Math.min(...moments) : null,
-          endedAt: over ? Math.max(...(heated.length ? heated : done)) : null,
+          endedAt: over ? Math.max(...(heated.length ? heated : doneOf(task.steps))) : null,
           by: taken?.person ?? null,
           open,
         },

@@ -18,28 +18,36 @@ export const isBetter = (one: Timed, other: Timed): boolean => {
   return by < -1e-9
 }
 
-/** Tasks in an order in which each comes after what it waits for, batch by batch. */
+/** Tasks in an order in which each comes after what it waits for, batch by batch: what keeps longest first. */
 function batchByBatch({ tasks, lags }: DayProblem, batches: readonly string[]): number[] {
   const rank = new Map(batches.map((batch, nth) => [batch, nth]))
-  const before = new Map<string, string[]>()
-  for (const { from, to } of lags) before.set(to, [...(before.get(to) ?? []), from])
   const place = new Map(tasks.map(({ id }, nth) => [id, nth]))
-  const order: number[] = []
-  const put = (id: string) => {
-    const nth = place.get(id)!
-    if (order.includes(nth)) return
-    order.push(-1 - nth)
-    for (const one of before.get(id) ?? []) if (!order.includes(-1 - place.get(one)!)) put(one)
-    order.splice(order.indexOf(-1 - nth), 1)
-    order.push(nth)
-  }
-  const byBatch = [...tasks].sort(
-    (a, b) =>
-      Math.min(...a.batches.map((one) => rank.get(one) ?? 0)) -
-      Math.min(...b.batches.map((one) => rank.get(one) ?? 0)),
+  /** How long before it is used a thing is made at the earliest: without end where it keeps. */
+  const ahead = tasks.map(({ id }) =>
+    Math.min(...lags.filter(({ from }) => from === id).map(({ most }) => most ?? Infinity)),
   )
-  for (const { id } of byBatch) put(id)
-  return order
+  const firstOf = (task: number) =>
+    Math.min(...tasks[task]!.batches.map((one) => rank.get(one) ?? 0))
+  const byLead = (a: number, b: number) =>
+    firstOf(a) - firstOf(b) || (ahead[a] === ahead[b] ? a - b : ahead[b]! - ahead[a]!)
+  const before = tasks.map(({ id }) =>
+    lags
+      .filter(({ to }) => to === id)
+      .map(({ from }) => place.get(from)!)
+      .sort(byLead),
+  )
+  const order = new Set<number>()
+  const put = (task: number) => {
+    if (order.has(task)) return
+    for (const one of before[task]!) put(one)
+    order.add(task)
+  }
+  // A batch is made from its pour backwards: what the pour waits for comes in the order in which it keeps.
+  const ends = tasks
+    .map((_, task) => task)
+    .filter((task) => !lags.some(({ from }) => from === tasks[task]!.id))
+  for (const task of ends.sort(byLead)) put(task)
+  return [...order]
 }
 
 /** Everything in one order, by one person or dealt out batch by batch. */

@@ -81,7 +81,9 @@ function vesselsFor(
   const chosen = new Map<string, string>()
   for (const { key, size, fits } of [...wanted].sort((a, b) => b.size - a.size)) {
     const [best] = own
-      .filter(({ millilitres, stuff }) => millilitres >= size * tight && !!stuff && fits.includes(stuff))
+      .filter(
+        ({ millilitres, stuff }) => millilitres >= size * tight && !!stuff && fits.includes(stuff),
+      )
       .sort(
         (a, b) =>
           (used.get(a.name) ?? 0) - (used.get(b.name) ?? 0) || a.millilitres - b.millilitres,
@@ -201,7 +203,11 @@ export function problemOf(
       'batter',
       [batch],
       minutesOf(parts.batter) + (shared.length > 1 ? drawing : 0),
-      steps(batch, parts.batter),
+      [
+        // What melts by itself is taken off the plate when somebody has a hand free, at the latest now.
+        ...steps(batch, parts.melt).map((step) => ({ ...step, late: true as const })),
+        ...steps(batch, parts.batter),
+      ],
       Math.max(quiet, races ? beforeRacer : 0),
     )
     hold('thermometer', batter)
@@ -215,7 +221,12 @@ export function problemOf(
       const most = cool?.watch?.most ?? ctx.setup.guardC
       lag('lye', lye, late, { least: coolTo(ctx, jug, result, most), most: null })
       const milk = parts.lateLye.some(({ kind }) => kind === 'stir-in')
-      lag(milk ? 'milk' : 'lye', late, batter, milk ? { least: 0, most: 25 } : lateStay(batch, most))
+      lag(
+        milk ? 'milk' : 'lye',
+        late,
+        batter,
+        milk ? { least: 0, most: 25 } : lateStay(batch, most),
+      )
       if (milk) hold('ice', late, late, newIce)
       hold('thermometer', late)
     } else lag('lye', lye, batter, lyeStay(ctx, jug, result))
@@ -254,9 +265,7 @@ export function problemOf(
     people: [...people],
     lags,
     holds,
-    things: Object.fromEntries(
-      [...named].map((thing) => [thing, Math.max(1, counts[thing] ?? 1)]),
-    ),
+    things: Object.fromEntries([...named].map((thing) => [thing, Math.max(1, counts[thing] ?? 1)])),
   }
 }
 

@@ -39,12 +39,7 @@ export function slackBefore(
   return new Map(
     placed.flatMap((one): [string, number][] =>
       pours.has(one.task)
-        ? [
-            [
-              one.task,
-              one.at - (before(placed, one)?.to ?? problem.people[one.person]!.from),
-            ],
-          ]
+        ? [[one.task, one.at - (before(placed, one)?.to ?? problem.people[one.person]!.from)]]
         : [],
     ),
   )
@@ -79,7 +74,8 @@ export function tightSpot(
     const eased = other && slackBefore(problem, other).get(worst.one.task)
     if (!other || eased === undefined || eased === null || eased < easySlack) continue
     const end = endOf(other)
-    if (!cure || end < cure.end) cure = { task: last.task, person, placed: other, end, slack: eased }
+    if (!cure || end < cure.end)
+      cure = { task: last.task, person, placed: other, end, slack: eased }
   }
   return {
     task: worst.one.task,

@@ -69,7 +69,9 @@ export function lyeStay(ctx: PlanContext, jug: LyeJug, result: FormulaResult): S
   if (ctx.meltsByLye) return { least: 0, most: 5 }
   const peak = openJugPeak(jug)
   const curve = lyeCurve(ctx, jug, result)
-  return peak.high <= ctx.setup.roomC ? { least: 0, most: null } : stayOf(curve, bothWindows(ctx).lye)
+  return peak.high <= ctx.setup.roomC
+    ? { least: 0, most: null }
+    : stayOf(curve, bothWindows(ctx).lye)
 }
 
 /**
@@ -120,7 +122,5 @@ export const oilsStay = (ctx: PlanContext, jug: LyeJug, melts: boolean): Stay =>
  */
 export function coolTo(ctx: PlanContext, jug: LyeJug, result: FormulaResult, most: number): number {
   const curve = lyeCurve(ctx, jug, result)
-  return celsiusAt(curve, 0) <= most
-    ? 0
-    : Math.min(longestWait, Math.max(0, minuteAt(curve, most)))
+  return celsiusAt(curve, 0) <= most ? 0 : Math.min(longestWait, Math.max(0, minuteAt(curve, most)))
 }

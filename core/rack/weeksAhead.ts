@@ -1,5 +1,5 @@
 import type { BatchSummary } from '#contracts/batch'
-import { addDays, daysBetween, type Day } from '../units/days'
+import { addDays, daysBetween, weekdayOf, type Day } from '../units/days'
 import { sumOf } from '../statistics/sum'
 import { isDrying, standingOf, type Standing } from './standing'
 import { plankOf } from './planks'
@@ -19,9 +19,6 @@ export interface WeekAhead {
   /** Bars on the racks when the week ends: those that are not ready by then. */
   onRacks: number
 }
-
-/** Weekday of a day, 0 for Sunday. */
-const weekdayOf = (day: Day) => new Date(`${day}T12:00:00Z`).getUTCDay()
 
 /**
  * What gets ready week by week, this week first, and what only later. What has cured untested gets ready this week, once it is

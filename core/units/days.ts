@@ -41,6 +41,12 @@ export function addDays(day: Day, count: number): Day {
  */
 export const daysBetween = (from: Day, to: Day): number => numberOf(to) - numberOf(from)
 
+/**
+ * The day of the week, 0 for Sunday.
+ * @example weekdayOf('2026-11-26') // 4
+ */
+export const weekdayOf = (day: Day): number => new Date(`${day}T12:00:00Z`).getUTCDay()
+
 /** Makes a format of instants once for each time zone: making one takes longer than using it. */
 function formatIn(language: string, options: Intl.DateTimeFormatOptions) {
   const formats = new Map<string, Intl.DateTimeFormat>()

@@ -98,6 +98,7 @@ function openPaper() {
       </p>
     </section>
     <div class="grid content-start gap-4">
+      <DaysAhead />
       <section class="sheet px-5 py-4" aria-label="Rehearsal">
         <h2 class="mb-1">Rehearse first</h2>
         <p class="mb-3 text-ink-2">
