@@ -25,6 +25,7 @@ import {
 } from '#core/bench/run/run'
 import type { Step } from '#core/bench/plan/step'
 import { randomSource } from '#core/statistics/randomSource'
+import { roundTo } from '#core/statistics/roundTo'
 import { useIntervalFn } from '@vueuse/core'
 import type { InjectionKey } from 'vue'
 import type { RunKeeper } from './useRunKeeper'
@@ -47,6 +48,10 @@ export interface BenchSubject {
   earlier: readonly (readonly RunEvent[])[]
   /** What earlier batches of it taught. */
   lessons: readonly FormulaLesson[]
+  /** What is weighed for several batches at once, as a multiple of this batch's own part; 1 where it is this one's alone. */
+  times?: (step: Step) => number
+  /** Hears everything that is told, to tell it of other batches too where it is theirs as well. */
+  beside?: (event: RunEvent) => void
 }
 
 /** A run at the bench: its plan, where it stands, its clock, its devices, and the one way to write down what happens. */
@@ -91,7 +96,14 @@ export function createBench(subject: BenchSubject) {
   }
   function tell<Event extends NewRunEvent>(event: Event): string {
     const id = newId()
-    keeper.keep({ ...event, id, at: instant() } as unknown as RunEvent)
+    const whole = { ...event, id, at: instant() } as unknown as RunEvent
+    // What was weighed for several is kept as each one's own part.
+    const own =
+      whole.kind === 'scooped' && whole.step === step.value?.id && times.value !== 1
+        ? { ...whole, grams: roundTo(whole.grams / times.value, 4) }
+        : whole
+    keeper.keep(own)
+    subject.beside?.(own)
     return id
   }
 
@@ -141,9 +153,19 @@ export function createBench(subject: BenchSubject) {
   /** The step on screen: the next one that is open, unless the maker looks at another. */
   const looking = ref<string | null>(null)
   const next = computed(() => nextStep(plan.value, state.value))
-  const step = computed<Step | null>(
+  const ownStep = computed<Step | null>(
     () => plan.value.steps.find(({ id }) => id === looking.value) ?? next.value,
   )
+  const times = computed(() => (ownStep.value ? (subject.times?.(ownStep.value) ?? 1) : 1))
+  const step = computed<Step | null>(() => {
+    const own = ownStep.value
+    if (!own?.weigh || times.value === 1) return own
+    const { grams, tolerance } = own.weigh
+    return {
+      ...own,
+      weigh: { ...own.weigh, grams: grams * times.value, tolerance: tolerance * times.value },
+    }
+  })
   watch(
     () => next.value?.id,
     (id, before) => {
@@ -159,12 +181,23 @@ export function createBench(subject: BenchSubject) {
     looking.value = id === next.value?.id ? null : id
   }
 
-  const stepState = computed(() => (step.value ? state.value.steps.get(step.value.id) : undefined))
+  const stepState = computed(() => {
+    const own = step.value ? state.value.steps.get(step.value.id) : undefined
+    return own && times.value !== 1
+      ? {
+          ...own,
+          grams: own.grams * times.value,
+          scoops: own.scoops.map((scoop) => ({ ...scoop, grams: scoop.grams * times.value })),
+        }
+      : own
+  })
   const done = computed(() => !!step.value && isDone(state.value, step.value.id))
   const missing = computed(() =>
     step.value && !done.value ? waitsFor(plan.value, state.value, step.value) : [],
   )
-  const target = computed(() => (step.value ? targetOf(plan.value, state.value, step.value) : 0))
+  const target = computed(() =>
+    ownStep.value ? targetOf(plan.value, state.value, ownStep.value) * times.value : 0,
+  )
   /** Lye shows no number before the safety check is passed, nor when the two ways of working it out differ. */
   const locked = computed(
     () => !!step.value?.lye && !(safetyCheckPassed(ctx.value, state.value) && plan.value.agrees),
@@ -277,6 +310,7 @@ export function createBench(subject: BenchSubject) {
     look,
     open,
     stepState,
+    times,
     done,
     missing,
     target,

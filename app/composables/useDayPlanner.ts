@@ -57,7 +57,8 @@ export function useDayPlanner() {
       return null
     }
   }
-  const quick = (day: SentDay, wish: Wish): Promise<DayPlan | null> => start().quick(sent(day), wish)
+  const quick = (day: SentDay, wish: Wish): Promise<DayPlan | null> =>
+    start().quick(sent(day), wish)
   async function unfit(
     day: SentDay,
     found: DayPlan,

@@ -75,12 +75,16 @@ export function useMakingDay(id: string) {
   /** The batches of a day, with their runs once it has begun. */
   async function loadBatches({ batches: wanted, startedAt }: MakingDay) {
     const all = await Promise.all(
-      wanted.map(async ({ id: one }) => [one, await api.get<Batch>(`/api/batches/${one}`)] as const),
+      wanted.map(
+        async ({ id: one }) => [one, await api.get<Batch>(`/api/batches/${one}`)] as const,
+      ),
     )
     batches.value = new Map(all)
     if (!startedAt) return
     const begun = await Promise.all(
-      wanted.map(async ({ id: one }) => [one, await api.get<Run>(`/api/batches/${one}/run`)] as const),
+      wanted.map(
+        async ({ id: one }) => [one, await api.get<Run>(`/api/batches/${one}/run`)] as const,
+      ),
     )
     runs.value = new Map(begun)
   }
@@ -205,9 +209,7 @@ export function useMakingDay(id: string) {
       ? problemOf(made.value, people.value, things.value, plan.together)
       : null
   })
-  const bars = computed(() =>
-    sumOf(onIt.value, ({ id: one }) => batches.value.get(one)?.bars ?? 0),
-  )
+  const bars = computed(() => sumOf(onIt.value, ({ id: one }) => batches.value.get(one)?.bars ?? 0))
   return {
     id,
     stored,

@@ -88,7 +88,16 @@ export function useWeighing(bench: Bench) {
   )
   const choices = computed(() =>
     choosing.value && step.value
-      ? overPour(bench.ctx.value, bench.plan.value, bench.state.value, step.value, scoops.value)
+      ? overPour(
+          bench.ctx.value,
+          bench.plan.value,
+          bench.state.value,
+          step.value,
+          scoops.value / bench.times.value,
+        )
+          // What several share is not scaled to one of them: it is spooned out, or taken as it is.
+          .filter(({ targets }) => bench.times.value === 1 || !Object.keys(targets).length)
+          .map((choice) => ({ ...choice, out: choice.out * bench.times.value }))
       : [],
   )
 

@@ -9,6 +9,7 @@ defineProps<{ pad?: boolean }>()
 const wide = useWideBench()
 const { say } = storeToRefs(useWorkshop())
 const bench = useBench()
+const needs = useDayNeeds()
 const { step, missing, locked, plan, done } = bench
 /** What earlier batches taught about this step. */
 const lessons = computed(() =>
@@ -98,6 +99,14 @@ const lessons = computed(() =>
     <div
       class="keys flex flex-wrap gap-2 border-t border-line px-3 py-3 [grid-area:keys] sm:gap-3.5 sm:px-9 sm:py-5"
     >
+      <BenchKey
+        v-if="needs"
+        quiet
+        class="max-sm:!flex-none"
+        says="Who needs me"
+        :hint="needs.hint"
+        @click="needs.go()"
+      />
       <slot name="keys" />
     </div>
     <div v-if="pad" class="pad hidden [grid-area:pad]"><slot name="pad" /></div>

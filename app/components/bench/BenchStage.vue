@@ -148,15 +148,7 @@ function saveEntries() {
         />
         <template v-else>
           <GuideLine v-if="guided" />
-          <SafetyCheckStep v-if="view === 'safety-check'" />
-          <WeighStep v-else-if="view === 'weigh'" :key="step!.id" />
-          <SpoonStep v-else-if="view === 'spoons'" :key="step!.id" />
-          <HeatStep v-else-if="view === 'heat'" :key="step!.id" />
-          <CheckStep v-else-if="view === 'check'" :key="step!.id" />
-          <BatterStep v-else-if="view === 'batter'" :key="step!.id" />
-          <PourStep v-else-if="view === 'pour'" :key="step!.id" />
-          <DoStep v-else-if="view === 'do'" :key="step!.id" />
-          <BenchEnd v-else @finish="emit('finish')" />
+          <BenchView @finish="emit('finish')" />
         </template>
         <NoteBox v-if="noteOpen && !wide" @close="noteOpen = false" />
       </main>

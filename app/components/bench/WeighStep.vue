@@ -26,7 +26,7 @@ const ifStopped = computed(() => {
   if (weigh.value.kind === 'share' || !(figure.value > 0)) return ''
   const trial = {
     step: step.value!.id,
-    grams: Math.max(0, scoops.value + (shown.value.grams - scoops.value)),
+    grams: Math.max(0, shown.value.grams) / bench.times.value,
   }
   const made = weighedSoFar(ctx.value, bench.plan.value, bench.state.value, trial)
   return ['scent'].includes(weigh.value.kind)

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import type { Batch, FormulaLesson } from '#contracts/batch'
+import type { RunEvent } from '#contracts/run'
+import type { Step } from '#core/bench/plan/step'
+import type { RunKeeper } from '~/composables/useRunKeeper'
+
+/** One step of one batch of the day, as the bench of a single batch shows it. */
+const { batch, keeper, stepId, times, beside, earlier, lessons } = defineProps<{
+  batch: Batch
+  keeper: RunKeeper
+  /** The step that is wanted; null for the end of the batch. */
+  stepId: string | null
+  times: (step: Step) => number
+  beside: (event: RunEvent) => void
+  earlier: readonly (readonly RunEvent[])[]
+  lessons: readonly FormulaLesson[]
+}>()
+const emit = defineEmits<{ finish: [] }>()
+const emergency = defineModel<boolean>('emergency', { required: true })
+const note = defineModel<boolean>('note', { required: true })
+const bench = provideBench({
+  frozen: batch.frozen,
+  name: batch.name,
+  number: batch.number,
+  thumbnail: batch.thumbnail,
+  keeper,
+  practising: false,
+  guided: false,
+  earlier,
+  lessons,
+  times: (step) => times(step),
+  beside: (event) => beside(event),
+})
+/** The day says which step it is: whatever the batch's own plan would show next. */
+watch(
+  () => [stepId, bench.step.value?.id] as const,
+  ([wanted, shown]) => {
+    if (wanted && shown !== wanted) bench.open(wanted)
+  },
+  { immediate: true },
+)
+const unless = (act: () => void) => () => {
+  if (!emergency.value) act()
+}
+useBenchKeys({ z: unless(bench.takeBack) })
+</script>
+
+<template>
+  <div class="flex min-h-0 flex-1 flex-col">
+    <EmergencyPanel v-if="emergency" @back="emergency = false" />
+    <BenchView v-else @finish="emit('finish')" />
+    <NoteBox v-if="note" @close="note = false" />
+  </div>
+</template>
