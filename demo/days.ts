@@ -56,11 +56,15 @@ export function loadDays(db: Db, today: string, id: (day: string) => string, now
     ),
   )
   const people = ['Idris', 'Maren'].map((name) => ({ name, from: dressing, until: null, pace: {} }))
-  const plan = planDay({ batches, people, things: { ...things, vessels: demoWorkshop.vessels } }, 'shortest', {
-    solver: null,
-    seconds: 0,
-    random: randomSource(7),
-  })!
+  const plan = planDay(
+    { batches, people, things: { ...things, vessels: demoWorkshop.vessels } },
+    'shortest',
+    {
+      solver: null,
+      seconds: 0,
+      random: randomSource(7),
+    },
+  )!
   const document = makingDaySchema.parse({
     day,
     people: people.map(({ name }) => ({ name })),

@@ -14,8 +14,9 @@ import { problemOf } from '#core/day/tasks'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { isDone, lyeIsAbout, runOf, type RunState } from '#core/bench/run/run'
 import type { Step } from '#core/bench/plan/step'
+import { roundTo } from '#core/statistics/roundTo'
 import { useIntervalFn } from '@vueuse/core'
-import { closing, type MakingDayHere } from './useMakingDay'
+import { closing, dressing, type MakingDayHere } from './useMakingDay'
 import type { RunKeeper } from './useRunKeeper'
 
 /** ms between two looks at what another device changed of the day itself. */
@@ -46,8 +47,11 @@ export function useDayBench(
   const toasts = useToasts()
   const { say } = storeToRefs(workshop)
   const zero = Date.parse(day.value!.startedAt!)
-  const clock = ref(Math.max(workshop.clock(), zero))
-  useIntervalFn(() => (clock.value = Math.max(workshop.clock(), zero)), 1000)
+  const { now: clock } = useBenchClock(
+    day.value!.startedAt!,
+    () => [...keepers.values()].flatMap(({ events }) => events.value),
+    ref(1),
+  )
   useIntervalFn(() => void here.look(), lookEvery)
   const minutes = computed(() => (clock.value - zero) / 60_000)
   /** Everything is foretold to the half minute: it does not tremble. */
@@ -93,7 +97,8 @@ export function useDayBench(
               {
                 task: event.task,
                 person: day.value!.people.findIndex(({ name }) => name === event.by),
-                at: (Date.parse(event.at) - zero) / 60_000,
+                // Dressing comes first, whoever is quick with the key.
+                at: Math.max(dressing, (Date.parse(event.at) - zero) / 60_000),
               },
             ]
           : [],
@@ -220,7 +225,7 @@ export function useDayBench(
     keepers.get(batch)!.keep({
       ...event,
       id: newId(),
-      at: new Date(Math.max(workshop.clock(), zero)).toISOString(),
+      at: new Date(clock.value).toISOString(),
     } as RunEvent)
   /** Takes up a piece of work; fats are on the plate with it. */
   function begin(of: DayTask) {
@@ -269,7 +274,10 @@ export function useDayBench(
             made.value.find(({ id }) => id === of)!.plan.steps.find(({ id }) => id === event.step)
               ?.weigh?.grams ?? 0
           for (const id of jug)
-            also(id, { ...event, grams: (event.grams * part(id)) / Math.max(1e-9, part(batch)) })
+            also(id, {
+              ...event,
+              grams: roundTo((event.grams * part(id)) / Math.max(1e-9, part(batch)), 4),
+            })
         }
         break
       case 'done':

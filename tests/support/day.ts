@@ -11,7 +11,8 @@ export const daySolver = async (): Promise<DaySolver> => solverBy(await loadHigh
 /** A small day drawn at random: two or three batches with lye that cools, fats that melt, one or two pairs of hands. */
 export function randomDay(seed: number, batches = 2): DayProblem {
   const random = randomSource(seed)
-  const between = (low: number, high: number) => low + Math.floor(random.uniform() * (high - low + 1))
+  const between = (low: number, high: number) =>
+    low + Math.floor(random.uniform() * (high - low + 1))
   const tasks: DayTask[] = []
   const lags: Lag[] = []
   const holds: Hold[] = []
@@ -39,7 +40,8 @@ export function randomDay(seed: number, batches = 2): DayProblem {
     lags.push({ from: batter, to: rinse, least: 0, most: null, of: 'order' })
     holds.push({ thing: 'plate', from: fats, to: fats, more: melts })
     holds.push({ thing: 'blender', from: batter, to: rinse, more: 0 })
-    if (random.uniform() < 0.4) holds.push({ thing: 'ice', from: lye, to: lye, more: between(0, 10) })
+    if (random.uniform() < 0.4)
+      holds.push({ thing: 'ice', from: lye, to: lye, more: between(0, 10) })
   }
   return {
     tasks,
@@ -63,8 +65,10 @@ export function brokenRules(problem: DayProblem, placed: readonly Placed[]): str
     const person = problem.people[one.person]
     if (!person) broken.push(`${task.id} is nobody's`)
     else {
-      if (one.to - one.at < minutesFor(problem, task, one.person)) broken.push(`${task.id} too short`)
-      if (one.at - task.quiet < person.from) broken.push(`${task.id} before ${person.name} is there`)
+      if (one.to - one.at < minutesFor(problem, task, one.person))
+        broken.push(`${task.id} too short`)
+      if (one.at - task.quiet < person.from)
+        broken.push(`${task.id} before ${person.name} is there`)
       if (person.until !== null && one.to > person.until) broken.push(`${task.id} after hours`)
       if (task.only !== null && task.only !== one.person) broken.push(`${task.id} by another`)
     }
@@ -78,7 +82,8 @@ export function brokenRules(problem: DayProblem, placed: readonly Placed[]): str
     if (!a || !b) continue
     const between = b.at - a.to
     if (between < least) broken.push(`${to} only ${between} after ${from}, wanted ${least}`)
-    if (most !== null && between > most) broken.push(`${to} ${between} after ${from}, at most ${most}`)
+    if (most !== null && between > most)
+      broken.push(`${to} ${between} after ${from}, at most ${most}`)
   }
   const end = Math.max(...placed.map(({ to }) => to)) + 240
   for (const [thing, many] of Object.entries(problem.things))

@@ -49,8 +49,12 @@ useBenchKeys({
   e: () => (emergency.value = !emergency.value),
 })
 const shown = computed(() => bench.step.value)
-const batchOnTop = computed(() => shown.value?.batch ?? (bench.task.value ? bench.ownOf(bench.task.value)[0]! : null))
-const full = computed(() => (batchOnTop.value ? here.batches.value.get(batchOnTop.value.id)! : null))
+const batchOnTop = computed(
+  () => shown.value?.batch ?? (bench.task.value ? bench.ownOf(bench.task.value)[0]! : null),
+)
+const full = computed(() =>
+  batchOnTop.value ? here.batches.value.get(batchOnTop.value.id)! : null,
+)
 const stepsText = computed(() => {
   const own = batchOnTop.value
   if (!own) return ''
@@ -76,9 +80,13 @@ const shared = computed(() => {
     return `Weigh the lye of ${own.batch.number} out of the shared jug. What stays in it is ${numbers}’s; it goes back to the sill first.`
   return ''
 })
-const waiting = computed(() => [...keepers.values()].reduce((sum, one) => sum + one.waiting.value, 0))
+const waiting = computed(() =>
+  [...keepers.values()].reduce((sum, one) => sum + one.waiting.value, 0),
+)
 const cutOff = computed(
-  () => here.kept.value === 'cut-off' || [...keepers.values()].some((one) => one.state.value === 'cut-off'),
+  () =>
+    here.kept.value === 'cut-off' ||
+    [...keepers.values()].some((one) => one.state.value === 'cut-off'),
 )
 const keptText = computed(() =>
   cutOff.value
@@ -116,7 +124,10 @@ const tooLong = computed(() =>
 </script>
 
 <template>
-  <div data-theme="bench" class="flex h-dvh flex-col bg-[#161c1e] text-ink max-lg:h-auto max-lg:min-h-dvh">
+  <div
+    data-theme="bench"
+    class="flex h-dvh flex-col bg-[#161c1e] text-ink max-lg:h-auto max-lg:min-h-dvh"
+  >
     <header
       class="flex min-h-[52px] flex-wrap items-center gap-x-4 gap-y-1 bg-[#101516] px-4 py-1.5 sm:px-5"
     >
@@ -167,7 +178,8 @@ const tooLong = computed(() =>
     <div v-if="!whoKnown" class="grid flex-1 place-content-center gap-4 p-6">
       <h1 class="text-[30px] font-bold">Who stands at this screen?</h1>
       <p class="max-w-lg text-[17px] text-ink-2">
-        Each screen shows one person’s work. A second tablet opens the same day and shows the other’s.
+        Each screen shows one person’s work. A second tablet opens the same day and shows the
+        other’s.
       </p>
       <BenchKey
         v-for="(person, nth) in people"
@@ -240,8 +252,8 @@ const tooLong = computed(() =>
           :batch="full"
           :keeper="keepers.get(full.id)!"
           :step-id="shown.step?.id ?? null"
-          :times="(step) => bench.times(full!.id, step)"
-          :beside="(event) => bench.beside(full!.id, event)"
+          :times="bench.times"
+          :beside="bench.beside"
           :earlier="earlier.get(full.id) ?? []"
           :lessons="lessons.get(full.id) ?? []"
           @finish="bench.chosen.value = null"

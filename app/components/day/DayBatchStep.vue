@@ -10,8 +10,8 @@ const { batch, keeper, stepId, times, beside, earlier, lessons } = defineProps<{
   keeper: RunKeeper
   /** The step that is wanted; null for the end of the batch. */
   stepId: string | null
-  times: (step: Step) => number
-  beside: (event: RunEvent) => void
+  times: (batchId: string, step: Step) => number
+  beside: (batchId: string, event: RunEvent) => void
   earlier: readonly (readonly RunEvent[])[]
   lessons: readonly FormulaLesson[]
 }>()
@@ -28,8 +28,8 @@ const bench = provideBench({
   guided: false,
   earlier,
   lessons,
-  times: (step) => times(step),
-  beside: (event) => beside(event),
+  times: (step) => times(batch.id, step),
+  beside: (event) => beside(batch.id, event),
 })
 /** The day says which step it is: whatever the batch's own plan would show next. */
 watch(
@@ -39,6 +39,7 @@ watch(
   },
   { immediate: true },
 )
+const wide = useWideBench()
 const unless = (act: () => void) => () => {
   if (!emergency.value) act()
 }
@@ -50,5 +51,6 @@ useBenchKeys({ z: unless(bench.takeBack) })
     <EmergencyPanel v-if="emergency" @back="emergency = false" />
     <BenchView v-else @finish="emit('finish')" />
     <NoteBox v-if="note" @close="note = false" />
+    <Teleport v-if="wide" defer to="#day-devices"><BenchSide /></Teleport>
   </div>
 </template>

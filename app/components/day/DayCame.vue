@@ -82,14 +82,18 @@ const byWords = (by: number) =>
         <h3 class="font-bold">Own minutes from now on</h3>
         <ul v-if="paces.length" class="figure mt-1 text-[14px]">
           <li v-for="one in paces" :key="`${one.name} ${one.work}`">
-            {{ one.name }}, {{ workNames[one.work] }}:
-            <b>{{ say.percent(one.factor, 0) }}</b> of the usual
+            {{ one.name }}, {{ workNames[one.work] }}: <b>{{ say.percent(one.factor, 0) }}</b> of
+            the usual
           </li>
         </ul>
         <p v-else class="mt-1 text-ink-2">
           From three pieces of a kind on, everybody’s own minutes take the place of the usual ones.
         </p>
-        <p v-for="one in day!.moved" :key="`${one.at} ${one.says}`" class="figure mt-1 text-sm text-ink-2">
+        <p
+          v-for="one in day!.moved"
+          :key="`${one.at} ${one.says}`"
+          class="figure mt-1 text-sm text-ink-2"
+        >
           {{ timeAt(one.at) }}: {{ one.says }}
         </p>
       </div>

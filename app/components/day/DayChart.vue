@@ -103,6 +103,11 @@ const captions = computed(() => {
     .sort((a, b) => a.at - b.at)
     .flatMap((block) => {
       const says = workShort(block.of)
+      // Under a batter that stands right beside it there is no room for words.
+      const next = blocks.value.find(
+        (one) => one.of.kind === 'batter' && one.person === block.person && one.at >= block.to,
+      )
+      if (next && x(next.at) < x(block.at) + says.length * 6.3) return []
       const at = x(block.at)
       if (['batter', 'rinse'].includes(block.of.kind) || at < ends[block.person]! + 6) return []
       ends[block.person] = at + says.length * 6.3
@@ -174,11 +179,7 @@ function press(event: KeyboardEvent, id: string) {
         patternUnits="userSpaceOnUse"
         patternTransform="rotate(18)"
       >
-        <rect
-          width="14"
-          height="14"
-          :fill="faceColours(batches.get(batch.id)!.thumbnail)[0]"
-        />
+        <rect width="14" height="14" :fill="faceColours(batches.get(batch.id)!.thumbnail)[0]" />
         <rect width="5" height="14" :fill="faceColours(batches.get(batch.id)!.thumbnail)[1]" />
       </pattern>
     </defs>
@@ -202,7 +203,14 @@ function press(event: KeyboardEvent, id: string) {
         {{ timeAt(to) }}
       </text>
     </g>
-    <line :x1="x(to)" y1="22" :x2="x(to)" :y2="lanes.height - 8" class="stroke-ink" stroke-width="2" />
+    <line
+      :x1="x(to)"
+      y1="22"
+      :x2="x(to)"
+      :y2="lanes.height - 8"
+      class="stroke-ink"
+      stroke-width="2"
+    />
 
     <!-- Things, by their warmth -->
     <g font-size="13" font-weight="600" class="fill-ink">
@@ -233,7 +241,12 @@ function press(event: KeyboardEvent, id: string) {
     <template v-if="lanes.plates">
       <g v-for="{ batch, way } in heats.fats" :key="batch.id">
         <polygon :points="closed(way, lanes.plates)" fill="#e3bd5a" fill-opacity="0.32" />
-        <polyline :points="area(way, lanes.plates)" fill="none" stroke="#c2952b" stroke-width="2.5" />
+        <polyline
+          :points="area(way, lanes.plates)"
+          fill="none"
+          stroke="#c2952b"
+          stroke-width="2.5"
+        />
       </g>
     </template>
     <template v-if="lanes.sill">
@@ -257,9 +270,13 @@ function press(event: KeyboardEvent, id: string) {
     </template>
     <g class="fill-[#8d9a95]">
       <rect
-        v-for="ground in [lanes.plates, lanes.sill, lanes.ice, ...lanes.people, lanes.moulds].filter(
-          (one) => one !== null,
-        )"
+        v-for="ground in [
+          lanes.plates,
+          lanes.sill,
+          lanes.ice,
+          ...lanes.people,
+          lanes.moulds,
+        ].filter((one) => one !== null)"
         :key="ground"
         :x="left - 2"
         :y="ground - 3"

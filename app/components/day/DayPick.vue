@@ -131,7 +131,9 @@ function take(id: string) {
                 ><b class="block truncate">{{ one.formula.document.name }}</b>
                 <small class="text-ink-2"
                   >{{ say.count(one.missing, 'bar', 'bars') }} missing for {{ one.what
-                  }}<template v-if="one.by">, pour by {{ dayText(one.by, { today }) }}</template></small
+                  }}<template v-if="one.by"
+                    >, pour by {{ dayText(one.by, { today }) }}</template
+                  ></small
                 ></span
               >
             </button>

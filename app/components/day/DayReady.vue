@@ -17,8 +17,7 @@ const waits = computed(() =>
     if (to !== task.id) return []
     const { endedAt } = bench.stateOf(from)
     const before = bench.problem.value.tasks.find(({ id }) => id === from)!
-    if (endedAt === null)
-      return [`First: ${workTitle(before, bench.ownOf(before), say.value)}.`]
+    if (endedAt === null) return [`First: ${workTitle(before, bench.ownOf(before), say.value)}.`]
     const rest = endedAt + least - bench.now.value
     return rest > 0.5 && of !== 'order'
       ? [`${of === 'fats' ? 'Fats' : 'Lye'} ready in about ${minutesText(rest)}.`]

@@ -11,7 +11,11 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
 </script>
 
 <template>
-  <aside class="flex min-h-0 flex-col overflow-y-auto bg-[#1c2426]" aria-label="The rest of the day">
+  <aside
+    class="flex min-h-0 flex-col overflow-y-auto bg-[#1c2426]"
+    aria-label="The rest of the day"
+  >
+    <div id="bench-pad" class="px-4" />
     <section
       v-if="pour"
       class="border-l-8 bg-[#2d2613] px-4 py-3"
@@ -44,19 +48,51 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
           class="flex items-end gap-3 border-b-4 border-[#7d8784] pb-1"
         >
           <svg viewBox="0 0 64 62" width="64" height="62" class="shrink-0" aria-hidden="true">
-            <g v-if="one.inHands" fill="none" stroke="#ff8a70" stroke-width="2.5" stroke-dasharray="5 4">
+            <g
+              v-if="one.inHands"
+              fill="none"
+              stroke="#ff8a70"
+              stroke-width="2.5"
+              stroke-dasharray="5 4"
+            >
               <rect x="6" y="8" width="46" height="52" />
             </g>
             <g v-else-if="one.kind === 'lye'">
-              <path d="M6 6 H50 L58 12 L52 14 V60 H6 Z" fill="#10181a" stroke="#e8eeec" stroke-width="2.5" />
+              <path
+                d="M6 6 H50 L58 12 L52 14 V60 H6 Z"
+                fill="#10181a"
+                stroke="#e8eeec"
+                stroke-width="2.5"
+              />
               <rect x="8" y="28" width="42" height="30" fill="#d5432a" />
             </g>
             <g v-else-if="one.kind === 'fats'">
-              <path d="M4 20 V60 H50 V20 M50 30 H63" fill="none" stroke="#e8eeec" stroke-width="2.5" />
+              <path
+                d="M4 20 V60 H50 V20 M50 30 H63"
+                fill="none"
+                stroke="#e8eeec"
+                stroke-width="2.5"
+              />
               <rect x="6" y="34" width="42" height="24" fill="#c99a2e" />
-              <rect v-if="one.says === 'fats melt'" x="14" y="28" width="12" height="10" fill="#f2ead6" />
+              <rect
+                v-if="one.says === 'fats melt'"
+                x="14"
+                y="28"
+                width="12"
+                height="10"
+                fill="#f2ead6"
+              />
             </g>
-            <rect v-else x="2" y="22" width="58" height="38" fill="#e9dcc0" stroke="#8a9794" stroke-width="2" />
+            <rect
+              v-else
+              x="2"
+              y="22"
+              width="58"
+              height="38"
+              fill="#e9dcc0"
+              stroke="#8a9794"
+              stroke-width="2"
+            />
             <rect x="10" y="38" :width="12 + one.batches.length * 14" height="16" fill="#10181a" />
             <text x="13" y="51" font-size="13" font-weight="700" fill="#fff">
               {{ one.batches.map(({ number }) => number).join(' ') }}
@@ -107,5 +143,11 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
         <template v-else>has nothing left</template>
       </p>
     </section>
+    <details class="border-t border-line px-4 py-3">
+      <summary class="min-h-11 cursor-pointer text-[15px] font-semibold">
+        Heat, weights and devices of the batch in hand
+      </summary>
+      <div id="day-devices" class="mt-2" />
+    </details>
   </aside>
 </template>

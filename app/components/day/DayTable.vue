@@ -38,7 +38,11 @@ const rows = computed(() =>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="row in rows" :key="row.task" class="break-inside-avoid border-b border-line-2 align-top">
+      <tr
+        v-for="row in rows"
+        :key="row.task"
+        class="break-inside-avoid border-b border-line-2 align-top"
+      >
         <td class="py-1 pr-3 font-semibold">{{ timeAt(row.at) }}</td>
         <td class="py-1 pr-3">{{ timeAt(row.to) }}</td>
         <td class="py-1 pr-3">{{ row.who }}</td>

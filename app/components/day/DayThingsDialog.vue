@@ -10,7 +10,10 @@ const draft = reactive({
   day: now.day,
   begins: clockOf(now.begins),
   earliest: clockOf(now.earliest),
-  people: now.people.map(({ name, until }) => ({ name, until: until === null ? '' : clockOf(until) })),
+  people: now.people.map(({ name, until }) => ({
+    name,
+    until: until === null ? '' : clockOf(until),
+  })),
   things: { ...now.things },
 })
 const moulds = reactive(Object.fromEntries(now.batches.map(({ id, mould }) => [id, mould ?? ''])))

@@ -114,7 +114,13 @@ const barsOfWay = (way: WayOut) =>
           </defs>
           <g font-size="13" class="fill-ink-2">
             <template v-for="at in hours" :key="at">
-              <line :x1="x(at)" :x2="x(at)" y1="22" :y2="40 + holds.length * 44" class="stroke-line" />
+              <line
+                :x1="x(at)"
+                :x2="x(at)"
+                y1="22"
+                :y2="40 + holds.length * 44"
+                class="stroke-line"
+              />
               <text :x="x(at)" y="15" text-anchor="middle">{{ here.timeAt(at) }}</text>
             </template>
           </g>
@@ -198,8 +204,8 @@ const barsOfWay = (way: WayOut) =>
       </section>
       <section v-if="!ways.length" class="sheet px-5 py-4">
         <p>
-          Neither beginning two hours earlier nor leaving one batch is enough. Take more than one batch
-          off the day, or ask for longer hours or another pair of hands.
+          Neither beginning two hours earlier nor leaving one batch is enough. Take more than one
+          batch off the day, or ask for longer hours or another pair of hands.
         </p>
       </section>
     </div>

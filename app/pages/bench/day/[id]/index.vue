@@ -76,7 +76,7 @@ async function start() {
         paper: false,
         at,
       })
-    await here.change({ startedAt: at, said: of.plan.placed })
+    await here.change({ startedAt: at, day: here.today.value, said: of.plan.placed })
     await router.push(`/bench/day/${here.id}/make`)
   } catch (error) {
     toasts.show(sentenceOf(error), { bad: true })
