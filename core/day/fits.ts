@@ -85,9 +85,10 @@ export function clashOf(
     const { minutes, batches: both } = overlapOf(problem, more.placed, thing)
     if (minutes > 0) return { of: 'thing', thing, batches: both, minutes, wanted: more }
   }
+  const longest = people.reduce((a, b) => ((b.until ?? Infinity) > (a.until ?? Infinity) ? b : a))
   const helped = quick({
     ...subject,
-    people: [...people, { name: '', from: people[0]!.from, until: null, pace: {} }],
+    people: [...people, { ...longest, name: '', pace: {} }],
   })
   const open = quick({ ...subject, people: people.map((one) => ({ ...one, until: null })) }) ?? plan
   return {

@@ -15,6 +15,11 @@ const startsOf = ({ tasks }: DayProblem, placed: readonly Placed[]): number[] =>
   return tasks.map(({ id }) => at.get(id) ?? 0)
 }
 
+const endsOf = ({ tasks }: DayProblem, placed: readonly Placed[]): number[] => {
+  const to = new Map(placed.map((one) => [one.task, one.to]))
+  return tasks.map(({ id }) => to.get(id) ?? 0)
+}
+
 /**
  * The minutes between which a task of a plan may begin: others give way as far as they can, nobody comes home later than `end`.
  * @example mayBegin(twoTasks, [{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 5, to: 15 }], 'a', 20) // { from: 0, to: 5 }
@@ -45,7 +50,7 @@ export function movedTo(
   const own = indexed(problem)
   const starts = startsOf(problem, placed)
   const lines = linesOf(problem, placed)
-  const waits = waitsAt(own, starts)
+  const waits = waitsAt(own, starts, endsOf(problem, placed))
   const earlier = at < starts[place]!
   // Earlier: whatever stands in the way goes to where it could be at the earliest; later: all stay unless they are pushed.
   const notBefore = new Map(

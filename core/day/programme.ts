@@ -27,7 +27,7 @@ export interface DayProgramme {
 
 /**
  * Longest ways between tasks: start(j) ≥ start(i) + far[i][j] in every plan.
- * @example longestWays(twoTasks)[0] // [0, 10]
+ * @example longestWays(twoTasks)[0] // [0, 5]
  */
 export function longestWays(problem: DayProblem, fixed: Fixed = nothingFixed): number[][] {
   const { place, minutes } = indexed(problem)
@@ -304,15 +304,11 @@ export function solved(
   const { values, bound } = solver(programme.text, programme.valuesOf(known.timed), seconds)
   const least = bound === null ? null : Math.ceil(bound - 1e-6)
   const lines = values ? programme.linesOf(values) : null
-  const timed =
-    lines && values
-      ? timesOf(
-          indexed(problem),
-          lines,
-          fixed,
-          waitsAt(indexed(problem), programme.startsOf(values)),
-        )
-      : null
+  const own = indexed(problem)
+  const at = values ? programme.startsOf(values) : []
+  const who = (task: number) => Math.max(0, lines?.findIndex((line) => line.includes(task)) ?? 0)
+  const to = at.map((minute, task) => minute + own.minutes[task]![who(task)]!)
+  const timed = lines ? timesOf(own, lines, fixed, waitsAt(own, at, to)) : null
   return lines && timed && timed.over <= 0 && timed.end < known.timed.end
     ? { lines, timed, bound: least }
     : { ...known, bound: least }

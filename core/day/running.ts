@@ -3,7 +3,7 @@ import { isDone, type RunState } from '../bench/run/run'
 import type { DayProblem, DayTask, Lines, Placed } from './problem'
 import { solved, type DaySolver } from './programme'
 import { search } from './search'
-import { indexed, linesOf, placedOf, timesOf, type Fixed } from './times'
+import { indexed, linesOf, placedOf, timesOf, waitsAt, type Fixed } from './times'
 
 /** A run as the day looks at it. */
 export interface DayRun {
@@ -154,7 +154,16 @@ export function follow(
 ): Running | null {
   const lines = linesNow(problem, placed, states)
   const fixed = fixedBy(problem, states, now)
-  const timed = timesOf(indexed(problem), lines, fixed)
+  const own = indexed(problem)
+  const planned = new Map(placed.map((one) => [one.task, one]))
+  const minute = (of: 'at' | 'to') => problem.tasks.map(({ id }) => planned.get(id)?.[of] ?? now)
+  const waits = waitsAt(own, minute('at'), minute('to'))
+  // As it was planned; else whoever comes first has a thing first; else something waits too long, and that is said.
+  const timed =
+    timesOf(own, lines, fixed, waits) ??
+    timesOf(own, lines, fixed) ??
+    timesOf(own, lines, { ...fixed, loose: true }, waits) ??
+    timesOf(own, lines, { ...fixed, loose: true })
   return timed
     ? {
         placed: placedOf(problem, timed),
@@ -185,7 +194,9 @@ export function replan(
 ): Running | null {
   const fixed = fixedBy(problem, states, now)
   const from = linesNow(problem, placed, states)
-  const found = search(problem, replanTries, random, { from, fixed })
+  const found =
+    search(problem, replanTries, random, { from, fixed }) ??
+    search(problem, replanTries, random, { from, fixed: { ...fixed, loose: true } })
   if (!found) return null
   const best = solver ? solved(problem, found, solver, replanSeconds, fixed) : found
   return {

@@ -146,7 +146,7 @@ export function problemOf(
     return id
   }
   const lag = (of: Lag['of'], from: string, to: string, { least, most }: Stay) => {
-    const wait = Math.ceil(least - 1e-9)
+    const wait = Math.max(0, Math.ceil(least - 1e-9))
     lags.push({
       from,
       to,

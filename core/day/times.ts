@@ -14,6 +14,8 @@ export interface Indexed {
   /** Minutes of each task by person. */
   minutes: number[][]
   holds: { thing: string; from: number; to: number; more: number }[]
+  /** Things of which there are fewer than hold them: how many, and the places of their holds. */
+  scarce: { many: number; of: number[] }[]
 }
 
 /**
@@ -21,8 +23,15 @@ export interface Indexed {
  */
 export function indexed(problem: DayProblem): Indexed {
   const place = new Map(problem.tasks.map(({ id }, nth) => [id, nth]))
+  const scarce = Object.entries(problem.things)
+    .map(([thing, many]) => ({
+      many,
+      of: problem.holds.flatMap((hold, nth) => (hold.thing === thing ? [nth] : [])),
+    }))
+    .filter(({ many, of }) => of.length > many)
   return {
     problem,
+    scarce,
     place,
     minutes: problem.tasks.map((task) =>
       problem.people.map((_, person) => minutesFor(problem, task, person)),
@@ -45,6 +54,8 @@ export interface Fixed {
   now: number
   /** Earliest minutes that somebody asked for, by place. */
   notBefore: Map<number, number>
+  /** What waits too long waits too long: it is said, and nothing is held up by it. */
+  loose?: boolean
 }
 export const nothingFixed: Fixed = {
   began: new Map(),
@@ -90,7 +101,7 @@ function baseEdges(own: Indexed, lines: Lines, length: number[], fixed: Fixed): 
     const [a, b] = [place.get(from)!, place.get(to)!]
     if (open(b)) edges.push({ from: a, to: b, least: length[a]! + least })
     // What has begun cannot be put off any more: how far the other may wait is then a judgement of its own.
-    if (most !== null && open(a)) edges.push({ from: b, to: a, least: -(length[a]! + most) })
+    if (most !== null && open(a) && !fixed.loose) edges.push({ from: b, to: a, least: -(length[a]! + most) })
   }
   for (const line of lines)
     line.forEach((task, nth) => {
@@ -124,21 +135,17 @@ function earliest(start: readonly number[], edges: readonly Edge[]): number[] | 
 
 /** Two holds of a thing of which there are too few at some minute: the earlier to end, and the later to start; null where all fit. */
 function clash(
-  { holds, problem }: Indexed,
+  { holds, scarce }: Indexed,
   at: readonly number[],
   length: readonly number[],
 ): [number, number] | null {
-  const byThing = new Map<string, number[]>()
-  holds.forEach(({ thing }, nth) => byThing.set(thing, [...(byThing.get(thing) ?? []), nth]))
   const from = (hold: number) => at[holds[hold]!.from]!
   const to = (hold: number) => {
     const { to: task, more } = holds[hold]!
     return at[task]! + length[task]! + more
   }
-  for (const [thing, all] of byThing) {
-    const many = problem.things[thing] ?? Infinity
-    if (all.length <= many) continue
-    const sorted = [...all].sort((a, b) => from(a) - from(b) || a - b)
+  for (const { many, of } of scarce) {
+    const sorted = [...of].sort((a, b) => from(a) - from(b) || a - b)
     let active: number[] = []
     for (const hold of sorted) {
       active = active.filter((one) => to(one) > from(hold) + 1e-9)
@@ -153,18 +160,30 @@ function clash(
 }
 
 /**
- * Which holds waited for which in a plan: of things of which there is one. Pairs of places in `holds`.
+ * Which holds waited for which in a plan: of several things alike, each is dealt out in the order in which it is wanted. Pairs of places
+ * in `holds`.
  * @param at the start of each task
- * @example waitsAt(indexed(twoTasks), [0, 5]) // []
+ * @param to its end
+ * @example waitsAt(indexed(twoTasks), [0, 5], [5, 15]) // []
  */
-export function waitsAt({ holds, problem }: Indexed, at: readonly number[]): [number, number][] {
+export function waitsAt(
+  { holds, scarce }: Indexed,
+  at: readonly number[],
+  to: readonly number[],
+): [number, number][] {
   const waits: [number, number][] = []
-  for (const [thing, many] of Object.entries(problem.things)) {
-    if (many !== 1) continue
-    const sorted = holds
-      .flatMap((hold, nth) => (hold.thing === thing ? [nth] : []))
-      .sort((a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!)
-    sorted.slice(1).forEach((hold, nth) => waits.push([sorted[nth]!, hold]))
+  for (const { many, of } of scarce) {
+    const units: { free: number; last: number | null }[] = Array.from({ length: many }, () => ({
+      free: -Infinity,
+      last: null,
+    }))
+    for (const hold of [...of].sort((a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!)) {
+      const { from, to: last, more } = holds[hold]!
+      const unit = units.find(({ free }) => free <= at[from]! + 1e-9) ?? units[0]!
+      if (unit.last !== null) waits.push([unit.last, hold])
+      unit.last = hold
+      unit.free = to[last]! + more
+    }
   }
   return waits
 }

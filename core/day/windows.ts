@@ -43,9 +43,9 @@ export function togetherIn(jugs: readonly LyeJug[]): LyeJug {
 /** Windows so much narrower that whatever lies in both is near enough. */
 function bothWindows({ window: { lye, oils, apart } }: Pick<PlanContext, 'window'>) {
   const most = Math.max(lye.high - oils.low, oils.high - lye.low)
-  const by = Math.max(0, most - apart) / 4
+  const by = Math.max(0, most - apart) / 2
   const narrower = ({ low, high }: { low: number; high: number }) =>
-    high - low > 4 * by ? { low: low + by, high: high - by } : { low, high }
+    high - low > 2 * by ? { low: low + by, high: high - by } : { low, high }
   return { lye: narrower(lye), oils: narrower(oils) }
 }
 

@@ -1,4 +1,11 @@
-import type { DayProblem, DayTask, Hold, Lag, Placed, TaskKind } from '#core/day/problem'
+import { usualSetup } from '#contracts/benchWords'
+import type { RunSetup } from '#contracts/run'
+import { freeze } from '#core/batch/freeze'
+import { blankFormula } from '#core/formula/blank'
+import { library } from '#core/materials/library'
+import { formatter } from '#core/units/formatter'
+import { dayBatch, type DayBatch } from '#core/day/batchOfDay'
+import type { DayPerson, DayProblem, DayTask, Hold, Lag, Placed, TaskKind } from '#core/day/problem'
 import { minutesFor } from '#core/day/problem'
 import { solverBy } from '#core/day/highs'
 import type { DaySolver } from '#core/day/programme'
@@ -8,8 +15,15 @@ import loadHighs from 'highs'
 /** The solver that the app runs in a worker. */
 export const daySolver = async (): Promise<DaySolver> => solverBy(await loadHighs())
 
-/** A small day drawn at random: two or three batches with lye that cools, fats that melt, one or two pairs of hands. */
-export function randomDay(seed: number, batches = 2): DayProblem {
+/** A day drawn at random: lye that cools, fats that melt, batters that follow, one to three pairs of hands, few things. */
+export function randomDay(
+  seed: number,
+  {
+    batches = 2,
+    most = 2,
+    small = true,
+  }: { batches?: number; most?: number; small?: boolean } = {},
+): DayProblem {
   const random = randomSource(seed)
   const between = (low: number, high: number) =>
     low + Math.floor(random.uniform() * (high - low + 1))
@@ -21,8 +35,8 @@ export function randomDay(seed: number, batches = 2): DayProblem {
     tasks.push({ id, kind, batches: [batch], steps: [], minutes, quiet, only: null })
     return id
   }
-  const people = Array.from({ length: between(1, 2) }, (_, nth) => ({
-    name: ['Idris', 'Maren'][nth]!,
+  const people = Array.from({ length: between(1, most) }, (_, nth) => ({
+    name: ['Idris', 'Maren', 'Jo'][nth]!,
     from: between(0, 1) * 5,
     until: null,
     pace: random.uniform() < 0.3 ? { rinse: 1 + random.uniform() } : {},
@@ -32,23 +46,39 @@ export function randomDay(seed: number, batches = 2): DayProblem {
     const lye = add('lye', batch, between(4, 10))
     const fats = add('fats-on', batch, between(3, 8))
     const batter = add('batter', batch, between(8, 20), random.uniform() < 0.3 ? 3 : 0)
-    const rinse = add('rinse', batch, between(4, 8))
     const cools = between(15, 45)
     lags.push({ from: lye, to: batter, least: cools, most: cools + between(8, 30), of: 'lye' })
     const melts = between(10, 20)
     lags.push({ from: fats, to: batter, least: melts, most: melts + between(6, 15), of: 'fats' })
-    lags.push({ from: batter, to: rinse, least: 0, most: null, of: 'order' })
     holds.push({ thing: 'plate', from: fats, to: fats, more: melts })
-    holds.push({ thing: 'blender', from: batter, to: rinse, more: 0 })
     if (random.uniform() < 0.4)
       holds.push({ thing: 'ice', from: lye, to: lye, more: between(0, 10) })
+    if (small && batches > 2) continue
+    const rinse = add('rinse', batch, between(4, 8))
+    lags.push({ from: batter, to: rinse, least: 0, most: null, of: 'order' })
+    holds.push({ thing: 'blender', from: batter, to: rinse, more: 0 })
+    if (small) continue
+    const weigh = add('weigh', batch, between(3, 9))
+    const ready = add('ready', batch, between(5, 14))
+    lags.push({ from: weigh, to: fats, least: 0, most: null, of: 'order' })
+    lags.push({ from: ready, to: batter, least: 0, most: null, of: 'order' })
+    for (const id of [weigh, ready]) holds.push({ thing: 'scale', from: id, to: id, more: 0 })
+    holds.push({ thing: 'scale', from: lye, to: lye, more: -2 })
+    // Some share a pan or a mould: nothing of the one while the other has it.
+    holds.push({ thing: `pan ${between(1, 3)}`, from: weigh, to: rinse, more: 0 })
   }
+  const pans = Object.fromEntries([1, 2, 3].map((pan) => [`pan ${pan}`, 1]))
   return {
     tasks,
     people,
     lags,
     holds,
-    things: { plate: between(1, 2), blender: between(1, 2), ice: 1 },
+    things: {
+      plate: between(1, 2),
+      blender: between(1, 2),
+      ice: 1,
+      ...(small ? {} : { scale: between(1, 2), ...pans }),
+    },
   }
 }
 
@@ -182,4 +212,57 @@ export function shortestByForce(problem: DayProblem): number {
   }
   assign(0)
   return best
+}
+
+const fat = (id: string, share: number) => ({ id, share, moment: 'pot' as const, inLye: true })
+
+/** A batch of a plain formula on a day, changed as a test wants it. */
+export function batchOnDay(
+  number: number,
+  more: object = {},
+  setup: Partial<RunSetup> = {},
+): DayBatch {
+  const document = {
+    ...blankFormula(`Slip ${number}`),
+    size: { by: 'oils' as const, grams: 1000 },
+    fats: [fat('coconut', 0.3), fat('tallow', 0.3), fat('olive', 0.4)],
+    ...more,
+  }
+  return dayBatch(
+    {
+      id: `batch-${number}`,
+      number,
+      name: document.name,
+      mould: null,
+      frozen: freeze(document, library),
+      setup: { ...usualSetup, day: 'a-day', ...setup },
+      scale: 0.1,
+    },
+    formatter({ scale: 0.1 }),
+  )
+}
+/** Lye on frozen milk: it wants the ice bath. */
+export const onFrozenMilk = {
+  liquids: [{ id: 'goat-milk', share: 1, moment: 'lye' as const, way: 'frozen' as const }],
+}
+
+/** People who stay as long as it takes, or leave at a minute. */
+export const hands = (...until: (number | null)[]): DayPerson[] =>
+  until.map((minute, nth) => ({
+    name: ['Idris', 'Maren', 'Jo'][nth]!,
+    from: 3,
+    until: minute,
+    pace: {},
+  }))
+
+/** A shed with enough of everything but an ice bath. */
+export const plenty = {
+  scales: 2,
+  thermometers: 4,
+  plates: 2,
+  iceBaths: 1,
+  blenders: 2,
+  warmPlaces: 4,
+  coolPlaces: 4,
+  vessels: [],
 }

@@ -198,6 +198,17 @@ export const exampleScope: Record<string, unknown> = {
   labelDesign: labelDesignSchema.parse(beginDesign('rectangle', 'Rectangle')),
   labelWords,
   random: randomSource(1),
+  // Two pieces of work of a day, the second after the first, one pair of hands.
+  twoTasks: {
+    tasks: [
+      { id: 'a', kind: 'lye', batches: ['36'], steps: [], minutes: 5, quiet: 0, only: null },
+      { id: 'b', kind: 'batter', batches: ['36'], steps: [], minutes: 10, quiet: 0, only: null },
+    ],
+    people: [{ name: 'Idris', from: 0, until: null, pace: {} }],
+    lags: [{ from: 'a', to: 'b', least: 0, most: null, of: 'order' }],
+    holds: [],
+    things: {},
+  },
   effort: { first: 400, chains: 20, rounds: 64, kept: 8 },
   blankFormula,
   computeFormula,
