@@ -3,6 +3,8 @@ import type { InjectionKey } from 'vue'
 /** The key of a making day that goes to the batch that needs hands. */
 export interface DayNeeds {
   hint: string
+  /** The numbers of the batches that the step on screen is for. */
+  whose: string
   go: () => void
 }
 const needsKey: InjectionKey<ComputedRef<DayNeeds>> = Symbol('who-needs-me')

@@ -5,6 +5,8 @@ import { closing } from './useMakingDay'
 import { wishes, type DayPlan, type Wish } from '#core/day/plan'
 import type { Placed } from '#core/day/problem'
 import { problemOf } from '#core/day/tasks'
+import { takeFrom } from '#core/stores/stock'
+import { needsOf } from '#core/stores/things'
 import { mindOn, slackBefore, tightSpot } from '#core/day/watch'
 import type { MakingDayHere } from './useMakingDay'
 
@@ -172,6 +174,23 @@ export function useDayPlan(here: MakingDayHere) {
         ),
       ),
   )
+  /** What the stores have too little of for all batches together; of what never came into them nothing is said. */
+  const lots = useLots()
+  const short = computed(() => {
+    const wanted = new Map<string, { name: string; grams: number }>()
+    for (const { frozen } of [...here.batches.value.values()].filter(({ id }) =>
+      here.onIt.value.some((one) => one.id === id),
+    ))
+      for (const { thing, name, grams } of needsOf(frozen)) {
+        const before = wanted.get(thing)
+        wanted.set(thing, { name, grams: (before?.grams ?? 0) + grams })
+      }
+    return [...wanted].flatMap(([thing, { name, grams }]) => {
+      if (!lots.list.some(({ document }) => document.thing === thing)) return []
+      const missing = takeFrom(lots.list, thing, grams).short
+      return missing > 1 ? [{ thing, name, grams, missing }] : []
+    })
+  })
   const minds = computed(() =>
     shown.value ? mindOn(shown.value, placed.value, made.value, flash.value) : [],
   )
@@ -233,7 +252,7 @@ export function useDayPlan(here: MakingDayHere) {
       void change({ begins: now.begins - by, earliest: Math.min(now.earliest, now.begins - by) })
     else void change({ batches: now.batches.filter(({ id }) => id !== without) })
   }
-  onMounted(() => void Promise.all([scents.load(), batches.load()]))
+  onMounted(() => void Promise.all([scents.load(), batches.load(), lots.load()]))
   return {
     ...planner,
     replanAll: plan,
@@ -244,6 +263,7 @@ export function useDayPlan(here: MakingDayHere) {
     placed,
     tight,
     minds,
+    short,
     slide,
     move,
     give,

@@ -47,7 +47,9 @@ export function useThings(gone: () => readonly BatchSummary[]) {
   const keyHelp = useKeyHelp()
   const view = useRackView()
   const lots = useLots()
+  const days = useDays()
   void lots.load()
+  void days.load()
   void Promise.all([formulas.load(), batches.load(), moulds.load(), goals.load(), suppliers.load()])
 
   function toRoom() {
@@ -201,6 +203,7 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     ),
     page('Said and came', 'forecasts, how good they were, offsets; the journal', '/journal/said'),
     page('A year on paper', 'yearbook, print, index; the journal', '/journal/yearbook'),
+    page('Plan a making day', 'several batches in one day, two people; the bench', '/bench'),
     page('Plan a trial day', 'scents stirred into pots of one batter', '/scents/trials/new'),
     page('What came in', 'receive, put away, delivery, lot', '/stores/receive'),
     page('Count the stores', 'walk the shelf with the scale', '/stores/count'),
@@ -230,8 +233,22 @@ export function useThings(gone: () => readonly BatchSummary[]) {
     page('Emergency', 'lye in an eye, on skin, swallowed, boiling over, spilled', '/emergency'),
     page('Keys', 'what the keyboard does, ?', () => (keyHelp.value = true)),
   ]
+  const dayThings = computed(() =>
+    days.list
+      .filter(({ document }) => !document.endedAt)
+      .map(({ id, document }): Thing => ({
+        id,
+        name: dayText(document.day, { weekday: true, today: today.value }),
+        also: `making day, ${workshop.say.count(document.batches.length, 'batch', 'batches')}`,
+        verbs: [
+          document.startedAt ? open(`/bench/day/${id}/make`) : open(`/bench/day/${id}`),
+          open(`/bench/day/${id}/paper`, 'print'),
+        ],
+      })),
+  )
   return computed(() => [
     ...batchThings.value,
+    ...dayThings.value,
     ...formulaThings.value,
     ...pages,
     ...shelfThings.value,

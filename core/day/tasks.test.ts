@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { batchOnDay, hands, onFrozenMilk, plenty } from '../../tests/support/day'
+import type { Step } from '../bench/plan/step'
 import { celsiusAt } from '../heat/cooling'
 import { mayCombine } from '../heat/meeting'
 import { minutesOf, paceOf, partsOf, sharedLye } from './batchOfDay'
@@ -35,7 +36,7 @@ describe('the work of a batch', () => {
       const all = Object.values(parts).flat()
       expect(all.map(({ id }) => id).sort()).toEqual(batch.plan.steps.map(({ id }) => id).sort())
       for (const part of Object.values(parts)) {
-        const places = part.map((step) => batch.plan.steps.indexOf(step))
+        const places = part.map((step: Step) => batch.plan.steps.indexOf(step))
         expect([...places].sort((a, b) => a - b)).toEqual(places)
       }
       // Nobody leaves it from where lye meets oils until it is covered.

@@ -101,7 +101,8 @@ function baseEdges(own: Indexed, lines: Lines, length: number[], fixed: Fixed): 
     const [a, b] = [place.get(from)!, place.get(to)!]
     if (open(b)) edges.push({ from: a, to: b, least: length[a]! + least })
     // What has begun cannot be put off any more: how far the other may wait is then a judgement of its own.
-    if (most !== null && open(a) && !fixed.loose) edges.push({ from: b, to: a, least: -(length[a]! + most) })
+    if (most !== null && open(a) && !fixed.loose)
+      edges.push({ from: b, to: a, least: -(length[a]! + most) })
   }
   for (const line of lines)
     line.forEach((task, nth) => {

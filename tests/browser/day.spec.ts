@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import type { Batch, BatchEvent } from '#contracts/batch'
+import type { Batch } from '#contracts/batch'
 import { usualSetup } from '#contracts/benchWords'
 import type { MakingDay } from '#contracts/day'
 import type { Stored } from '#contracts/document'
@@ -9,7 +9,10 @@ import { pouredBy } from '#core/bench/run/poured'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 import { blankFormula } from '#core/formula/blank'
 import { formatter } from '#core/units/formatter'
+import AxeBuilder from '@axe-core/playwright'
 import { v7 } from 'uuid'
+import { paperCode } from '../../app/utils/benchWords'
+import { wordsOf } from '../support/pdfPage'
 import { planned } from '../support/atBench'
 import { dayStep } from '../support/makingDay'
 import { send } from '../support/send'
@@ -51,7 +54,7 @@ function madeAlone({ frozen }: Batch, scale: number) {
   return pouredBy(frozen, { setup: usualSetup, scale, startedAt }, events)!.poured
 }
 const pouredOf = ({ events }: Batch) =>
-  events.find((event): event is Extract<BatchEvent, { kind: 'poured' }> => event.kind === 'poured')
+  events.flatMap((event) => (event.kind === 'poured' ? [event] : []))[0]
 
 const dayOf = async (url: string, id: string) =>
   (await send<Stored<MakingDay>>(`${url}/api/days/${id}`, 'GET')).body.document
@@ -180,8 +183,8 @@ test.describe('from nothing', () => {
       expect(poured?.made, one.name).toEqual(alone.made)
       expect(poured?.bench?.assumed).toEqual(alone.bench!.assumed)
       // What is due after the pour is the same, each hour from its own pour.
-      expect(poured?.checks?.map(({ check }) => check)).toEqual(
-        alone.checks?.map(({ check }) => check),
+      expect(poured?.checks?.map(({ kind }) => kind)).toEqual(
+        alone.checks?.map(({ kind }) => kind),
       )
       const { body: run } = await send<Run>(`${server.url}/api/batches/${one.id}/run`, 'GET')
       const twice = run.events.filter(({ kind }) => kind === 'scooped').map((event) => event.id)
@@ -195,5 +198,137 @@ test.describe('from nothing', () => {
     expect(day.endedAt).not.toBeNull()
     expect(day.came.length).toBeGreaterThan(15)
     expect(day.came.every(({ usual, took }) => usual > 0 && took >= 0)).toBe(true)
+  })
+})
+
+test.describe('in the shed', () => {
+  const thursday = async (page: Page, url: string) => {
+    const { body } = await send<Stored<MakingDay>[]>(`${url}/api/days`, 'GET')
+    await page.goto(`/bench/day/${body[0]!.id}`)
+    await expect(page.getByRole('radio', { name: /^Shortest day/ })).toBeVisible({
+      timeout: 20_000,
+    })
+    return body[0]!
+  }
+
+  test('Thursday: moved by keys, taken back, another wish, as a table; on paper every vessel has its number', async ({
+    page,
+    server,
+  }) => {
+    const { id, document } = await thursday(page, server.url)
+    expect(document.people.map(({ name }) => name)).toEqual(['Idris', 'Maren'])
+    // Fats of 36 may go on the plate a minute later, and then lie there in the kept plan too.
+    const fats = page.getByRole('button', { name: /^Fats of 36 on the plate/ })
+    const before = (await dayOf(server.url, id)).plan!
+    const atOf = (plan: typeof before) => plan.placed.find(({ task }) => task === 'fats-on:36')!
+    await fats.press('ArrowRight')
+    await expect
+      .poll(async () => atOf((await dayOf(server.url, id)).plan!).at)
+      .toBe(atOf(before).at + 1)
+    await expect(page.getByText('Moved by hand.')).toBeVisible()
+    await page.getByRole('button', { name: 'Take back' }).click()
+    await expect.poll(async () => (await dayOf(server.url, id)).plan).toEqual(before)
+    // In other hands by the down or up key.
+    await fats.press(atOf(before).person === 0 ? 'ArrowDown' : 'ArrowUp')
+    await expect
+      .poll(async () => atOf((await dayOf(server.url, id)).plan!).person)
+      .toBe(1 - atOf(before).person)
+    await page.getByRole('radio', { name: /^Least hurry/ }).click()
+    await expect
+      .poll(async () => (await dayOf(server.url, id)).plan?.together.quiet ?? 0, {
+        timeout: 30_000,
+      })
+      .toBeGreaterThan(0)
+    await page.getByRole('button', { name: 'As a table' }).click()
+    await expect(page.getByRole('row', { name: /Maren|Idris/ })).toHaveCount(
+      (await dayOf(server.url, id)).plan!.placed.length,
+    )
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations).toEqual([])
+
+    await page.getByRole('link', { name: 'The day on paper' }).click()
+    await expect(page.getByRole('heading', { name: /labels for jugs/ })).toBeVisible()
+    const words = (await wordsOf(await page.pdf({ format: 'A4' }))).join(' ')
+    for (const { batches } of [document])
+      for (const { id: batchId } of batches) {
+        const { body } = await send<Batch>(`${server.url}/api/batches/${batchId}`, 'GET')
+        const code = paperCode(body)
+        // On the sheet, and on each label: jug, cup, pan at least.
+        expect(words.split(code).length - 1).toBeGreaterThanOrEqual(4)
+        expect(words).toContain(body.name)
+      }
+    expect(words).toContain('LYE: caustic')
+    const onPaper = await new AxeBuilder({ page }).analyze()
+    expect(onPaper.violations).toEqual([])
+  })
+
+  test('a day that does not fit says what is in the way; a way out is a day that fits', async ({
+    page,
+    server,
+  }) => {
+    const { id } = await thursday(page, server.url)
+    await page.getByRole('button', { name: 'Hours, people, things' }).click()
+    for (const name of ['Idris', 'Maren']) await page.getByLabel(`${name} leaves at`).fill('10:40')
+    await page.getByRole('button', { name: 'Keep it' }).click()
+    await expect(page.getByRole('button', { name: /^Start: \d+ min too long/ })).toBeVisible({
+      timeout: 40_000,
+    })
+    await expect(page.getByRole('heading', { level: 2, name: /too long|at once/ })).toBeVisible({
+      timeout: 60_000,
+    })
+    const { violations } = await new AxeBuilder({ page }).analyze()
+    expect(violations).toEqual([])
+    await page.getByRole('button', { name: 'Do that' }).first().click()
+    await expect(page.getByRole('button', { name: /^Start the day/ })).toBeEnabled({
+      timeout: 40_000,
+    })
+    const day = await dayOf(server.url, id)
+    const until = 10 * 60 + 40 - day.begins
+    expect(Math.max(...day.plan!.placed.map(({ to }) => to))).toBeLessThanOrEqual(until - 6)
+  })
+
+  test('on a tablet and on a phone: the screen of one person fits, nothing serious for axe', async ({
+    page,
+    server,
+  }) => {
+    const { id } = await thursday(page, server.url)
+    await page.getByRole('button', { name: /^Start the day/ }).click()
+    await page.getByRole('button', { name: 'Maren', exact: true }).click()
+    for (const [width, height] of [
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      await page.goto(`/bench/day/${id}/make`)
+      await page.getByRole('heading', { level: 1 }).first().waitFor()
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(
+        width,
+      )
+      const { violations } = await new AxeBuilder({ page }).analyze()
+      expect(violations).toEqual([])
+    }
+    await page.goto(`/bench/day/${id}`)
+    await page.getByRole('heading', { level: 1 }).first().waitFor()
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    // A day that has begun stays; another cannot take its batches.
+    const refused = await send<{ errors: { says: string }[] }>(
+      `${server.url}/api/days/${v7()}`,
+      'PUT',
+      {
+        revision: 0,
+        document: {
+          day: '2026-11-27',
+          people: [{ name: 'Jo' }],
+          batches: [(await dayOf(server.url, id)).batches[0]],
+        },
+      },
+    )
+    expect(refused.status).toBe(422)
+    expect(refused.body.errors[0]!.says).toContain('stands on another making day')
+    const gone = await send<{ errors: { says: string }[] }>(
+      `${server.url}/api/days/${id}`,
+      'DELETE',
+    )
+    expect(gone.status).toBe(409)
   })
 })

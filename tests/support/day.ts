@@ -4,6 +4,7 @@ import { freeze } from '#core/batch/freeze'
 import { blankFormula } from '#core/formula/blank'
 import { library } from '#core/materials/library'
 import { formatter } from '#core/units/formatter'
+import type { DayThings } from '#core/day/tasks'
 import { dayBatch, type DayBatch } from '#core/day/batchOfDay'
 import type { DayPerson, DayProblem, DayTask, Hold, Lag, Placed, TaskKind } from '#core/day/problem'
 import { minutesFor } from '#core/day/problem'
@@ -256,7 +257,7 @@ export const hands = (...until: (number | null)[]): DayPerson[] =>
   }))
 
 /** A shed with enough of everything but an ice bath. */
-export const plenty = {
+export const plenty: DayThings = {
   scales: 2,
   thermometers: 4,
   plates: 2,

@@ -28,7 +28,7 @@ const lessons = computed(() =>
       class="min-h-0 overflow-y-auto px-4 pt-4 pb-4 [grid-area:body] sm:px-9 sm:pt-6 low:px-4 low:pt-2"
     >
       <h1 class="text-[24px] leading-tight font-bold text-ink sm:text-[30px] low:text-[22px]">
-        {{ step.says }}
+        {{ step.says }}<template v-if="needs"> · {{ needs.whose }}</template>
       </h1>
       <p
         class="mt-1 text-[16px] leading-snug text-ink-2 sm:text-[18px] low:hidden"

@@ -31,6 +31,19 @@ const keepers = new Map<string, RunKeeper>(
   [...here.runs.value].map(([id, run]) => [id, useServerKeeper(run)]),
 )
 const bench = useDayBench(here, keepers, who)
+/** For whom the step on screen is: a lye that several share is for all of them. */
+const whose = computed(() => {
+  const own = bench.step.value
+  if (!own) return ''
+  const ids =
+    own.step && bench.times(own.batch.id, own.step) !== 1
+      ? bench.sharing(own.batch.id)
+      : [own.batch.id]
+  return say.value.list(
+    ids.map((id) => String(here.batches.value.get(id)?.number ?? '')),
+    'and',
+  )
+})
 provideDayNeeds(
   computed(() => ({
     hint: bench.held.value
@@ -39,6 +52,7 @@ provideDayNeeds(
         ? `N · ${bench.needed.value.at > bench.now.value ? here.timeAt(bench.needed.value.at) : 'now'}`
         : 'N · nobody yet',
     go: bench.goWhereNeeded,
+    whose: whose.value,
   })),
 )
 const emergency = ref(false)

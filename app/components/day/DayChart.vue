@@ -103,6 +103,17 @@ const captions = computed(() => {
     .sort((a, b) => a.at - b.at)
     .flatMap((block) => {
       const says = workShort(block.of)
+      // Right after a batter its spare minutes are written there.
+      if (
+        blocks.value.some(
+          (one) =>
+            one.of.kind === 'batter' &&
+            one.person === block.person &&
+            block.at >= one.to &&
+            x(block.at) - x(one.to) < 80,
+        )
+      )
+        return []
       // Under a batter that stands right beside it there is no room for words.
       const next = blocks.value.find(
         (one) => one.of.kind === 'batter' && one.person === block.person && one.at >= block.to,

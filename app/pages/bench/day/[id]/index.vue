@@ -21,8 +21,12 @@ const adding = ref(false)
 const setting = ref(false)
 const asTable = ref(false)
 onMounted(() => Promise.all([here.load(), moulds.load()]))
-const title = computed(() => (day.value ? dayText(day.value.day, { weekday: true, long: true }) : ''))
-useHead({ title: () => (title.value ? `${title.value} · Bench · Mantle` : 'A making day · Mantle') })
+const title = computed(() =>
+  day.value ? dayText(day.value.day, { weekday: true, long: true }) : '',
+)
+useHead({
+  title: () => (title.value ? `${title.value} · Bench · Mantle` : 'A making day · Mantle'),
+})
 
 const end = computed(() => (day.value?.plan ? day.value.plan.end + closing : 0))
 const hands = computed(() =>
@@ -48,7 +52,9 @@ function mouldFor(millilitres: number): string | null {
   const used = (name: string) => day.value!.batches.filter(({ mould }) => mould === name).length
   const [best] = moulds.list
     .map(({ document }) => ({ document, room: capacityOf(document) }))
-    .filter(({ document, room }) => room >= millilitres * 0.97 && used(document.name) < document.owned)
+    .filter(
+      ({ document, room }) => room >= millilitres * 0.97 && used(document.name) < document.owned,
+    )
     .sort((a, b) => a.room - b.room)
   return best?.document.name ?? null
 }
@@ -102,7 +108,12 @@ const chosenTask = computed(() => {
   const of = plan.shown.value?.tasks.find(({ id }) => id === plan.chosen.value)
   if (!one || !of) return null
   const own = made.value.filter(({ id }) => of.batches.includes(id))
-  return { one, of, title: workTitle(of, own, say.value), lines: workLines(of, made.value, say.value) }
+  return {
+    one,
+    of,
+    title: workTitle(of, own, say.value),
+    lines: workLines(of, made.value, say.value),
+  }
 })
 const wishWords: Record<Wish, string> = {
   shortest: 'Shortest day',
@@ -118,8 +129,15 @@ const nameOf = (id: string) => {
   return batch ? `${batch.name} ${batch.number}` : ''
 }
 const personOf = (nth: number) => day.value?.people[nth]?.name ?? ''
-const mindTexts = computed(() =>
-  plan.minds.value.map((mind) => {
+const shortTexts = computed(() =>
+  plan.short.value.map(
+    ({ name, grams, missing }) =>
+      `${name}: ${say.value.amount(grams)} wanted, ${say.value.amount(missing)} of it not in the stores.`,
+  ),
+)
+const mindTexts = computed(() => [
+  ...shortTexts.value,
+  ...plan.minds.value.map((mind) => {
     switch (mind.of) {
       case 'fumes':
         return `Lye of ${say.value.list(mind.batches.map(nameOf))} steams within minutes, ${timeAt(mind.at)}: door open, nobody over a jug, or one outside.`
@@ -131,7 +149,7 @@ const mindTexts = computed(() =>
         return `${nameOf(mind.batch)} may be thick after ${minutesText(mind.low)}; its pour takes ${minutesText(mind.takes)}. Everything ready in reach, a simpler pour at hand.`
     }
   }),
-)
+])
 /** Moulds that are wanted more often than there are. */
 const fewMoulds = computed(() => {
   const wanted = new Map<string, number>()
@@ -174,10 +192,17 @@ async function forget() {
         <AppButton v-if="plan.shown.value" :to="`/bench/day/${here.id}/paper`"
           ><Printer :size="16" aria-hidden="true" /> The day on paper</AppButton
         >
-        <AppButton v-if="day.startedAt && !day.endedAt" kind="main" :to="`/bench/day/${here.id}/make`"
+        <AppButton
+          v-if="day.startedAt && !day.endedAt"
+          kind="main"
+          :to="`/bench/day/${here.id}/make`"
           >Go on at the bench <kbd aria-hidden="true">S</kbd></AppButton
         >
-        <AppButton v-else-if="!day.startedAt" kind="main" :disabled="!canStart || busy" @click="start"
+        <AppButton
+          v-else-if="!day.startedAt"
+          kind="main"
+          :disabled="!canStart || busy"
+          @click="start"
           >{{
             plan.unfit.value
               ? `Start: ${minutesText(plan.unfit.value.plan.over)} too long`
@@ -201,10 +226,7 @@ async function forget() {
       {{ one.name }}: {{ one.count }} wanted, {{ one.owned }} there. Choose another under “Hours,
       people, things”.
     </p>
-    <EmptyState
-      v-if="!here.onIt.value.length"
-      title="Nothing is on this day yet."
-    >
+    <EmptyState v-if="!here.onIt.value.length" title="Nothing is on this day yet.">
       Put three to six batches on it: lye cools while fats are weighed, one is poured while the next
       one melts. Mantle finds the order.
       <template #actions
@@ -225,9 +247,7 @@ async function forget() {
           {{ timeAt(plan.best.value.end + closing) }}</template
         ></template
       >
-      <AppButton
-        v-if="plan.best.value && plan.best.value.over <= 0"
-        @click="plan.takeBest()"
+      <AppButton v-if="plan.best.value && plan.best.value.over <= 0" @click="plan.takeBest()"
         >Take this one</AppButton
       >
       <AppButton v-else @click="plan.stop()">Call it off</AppButton>
@@ -344,8 +364,8 @@ async function forget() {
             <li v-for="text in mindTexts" :key="text">{{ text }}</li>
           </ul>
           <p v-else class="mt-1 text-ink-2">
-            Nothing beyond the usual. Press a piece of work to move it: ← and → by a minute, with Shift
-            by five, ↑ and ↓ to other hands.
+            Nothing beyond the usual. Press a piece of work to move it: ← and → by a minute, with
+            Shift by five, ↑ and ↓ to other hands.
           </p>
         </section>
         <section class="sheet px-4 py-3" aria-label="What matters today">
@@ -390,11 +410,7 @@ async function forget() {
             <template v-else-if="gap !== null"
               >None can be more than {{ minutesText(gap) }} shorter.</template
             >
-            <button
-              type="button"
-              class="link ml-1 min-h-6"
-              @click="plan.replanAll()"
-            >
+            <button type="button" class="link ml-1 min-h-6" @click="plan.replanAll()">
               Plan anew
             </button>
           </p>

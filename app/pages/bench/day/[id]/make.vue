@@ -39,6 +39,11 @@ useHead({ title: 'A making day at the bench · Mantle' })
 </script>
 
 <template>
-  <ProblemPage v-if="here.problem.value" :says="here.problem.value" to="/bench" label="To the bench" />
+  <ProblemPage
+    v-if="here.problem.value"
+    :says="here.problem.value"
+    to="/bench"
+    label="To the bench"
+  />
   <DayAtBench v-else-if="ready" :here="here" :earlier="earlier" :lessons="lessons" />
 </template>

@@ -9,7 +9,9 @@ const route = useRoute()
 const here = useMakingDay(String(route.params.id))
 const { day, made, batches, known, timeAt, say, problem } = here
 onMounted(here.load)
-const title = computed(() => (day.value ? dayText(day.value.day, { weekday: true, long: true }) : ''))
+const title = computed(() =>
+  day.value ? dayText(day.value.day, { weekday: true, long: true }) : '',
+)
 useHead({ title: () => `${title.value} on paper · Mantle` })
 const placed = computed(() => day.value?.plan?.placed ?? [])
 const end = computed(() => (day.value?.plan?.end ?? 0) + closing)
@@ -58,7 +60,13 @@ const address = (own: DayBatch) => `${location.origin}/bench/${own.id}/paper`
         <p class="figure">
           {{ say.count(made.length, 'batch', 'batches') }},
           {{ say.count(here.bars.value, 'bar', 'bars') }},
-          {{ say.list(day.people.map(({ name }) => name), 'and') }} · {{ timeAt(0) }} to
+          {{
+            say.list(
+              day.people.map(({ name }) => name),
+              'and',
+            )
+          }}
+          · {{ timeAt(0) }} to
           {{ timeAt(end) }}
         </p>
       </header>
@@ -67,8 +75,16 @@ const address = (own: DayBatch) => `${location.origin}/bench/${own.id}/paper`
         <li class="col-span-2 font-semibold">{{ calls }}</li>
       </ul>
       <ul class="mb-2 grid grid-cols-3 gap-x-3 gap-y-1.5">
-        <li v-for="own in made" :key="own.id" class="flex items-center gap-2 border border-line px-2 py-1">
-          <QrPicture class="size-[14mm] shrink-0" :text="address(own)" :says="`Code ${paperCode(batchOf(own))}`" />
+        <li
+          v-for="own in made"
+          :key="own.id"
+          class="flex items-center gap-2 border border-line px-2 py-1"
+        >
+          <QrPicture
+            class="size-[14mm] shrink-0"
+            :text="address(own)"
+            :says="`Code ${paperCode(batchOf(own))}`"
+          />
           <span class="min-w-0"
             ><b class="block truncate">{{ own.number }} {{ own.name }}</b>
             <span class="figure font-mono">{{ paperCode(batchOf(own)) }}</span>
@@ -89,8 +105,8 @@ const address = (own: DayBatch) => `${location.origin}/bench/${own.id}/paper`
       </div>
       <DayTable class="mt-2" :problem="known" :placed="placed" :made="made" :time-at="timeAt" />
       <p class="mt-2">
-        Times are what the plan expects. Temperatures decide: lye goes into the oils when both are in
-        their window, never by the clock.
+        Times are what the plan expects. Temperatures decide: lye goes into the oils when both are
+        in their window, never by the clock.
       </p>
     </article>
     <section class="mt-6 break-before-page" aria-labelledby="vessel-labels">
@@ -126,15 +142,7 @@ const address = (own: DayBatch) => `${location.origin}/bench/${own.id}/paper`
 </template>
 
 <style scoped>
-.day-picture {
-  overflow-x: auto;
-}
-@media print {
-  .day-picture {
-    overflow: visible;
-  }
-  .day-picture :deep(svg) {
-    min-width: 0;
-  }
+.day-picture :deep(svg) {
+  min-width: 0;
 }
 </style>
