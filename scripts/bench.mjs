@@ -23,6 +23,7 @@ const studies = {
   stores: ['Stores', study('stores')],
   labels: ['Labels', study('labels')],
   journal: ['Journal', study('journal')],
+  days: ['Making days', study('days')],
   waiting: ['Waiting', study('waiting')],
   page: ['Pages', study('page')],
   siege: ['Siege', study('siege')],

@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
+import { dayStep } from './support/makingDay'
 import { quiet, space } from './support/quiet'
 import { demoTemplate, TestServer } from './support/server'
 import { chromiumPath } from './support/chromium'
@@ -15,12 +16,7 @@ const batches = (await (await fetch(`${server.url}/api/batches`)).json()) as {
   name: string
   facts: { pouredOn: string | null; cutOn: string | null }
 }[]
-const imports = (await (await fetch(`${server.url}/api/imports`)).json()) as {
-  id: string
-  document: { name: string }
-}[]
-/** A notebook of which one page is looked at again. */
-const notebook = imports.find(({ document }) => document.name === 'Notebook 4')!.id
+const days = (await (await fetch(`${server.url}/api/days`)).json()) as { id: string }[]
 const idOf = (name: string) => formulas.find(({ document }) => document.name === name)!.id
 
 /** One that is poured, of which labels are made. */
@@ -40,6 +36,8 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
     900,
   ],
   ['bench', '/bench'],
+  ['day', `/bench/day/${days[0]!.id}`],
+  ['day-bench', `/bench/day/${days[0]!.id}`],
   ['rack', '/rack'],
   ['batch-life', `/batches/${batches.find(({ name }) => name === 'Market Rose')!.id}`, 1280, 1000],
   ['formula-phone', `/formulas/${idOf('Hostel Bar')}`, 390, 844],
@@ -48,8 +46,6 @@ const views: [file: string, path: string, width?: number, height?: number][] = [
   ['stores', '/stores'],
   ['journal', '/journal?find=veil+green+spring'],
   ['answer', '/journal/ask?q=does+citric+keep+a+loaf+longer+in+the+mould'],
-  ['said-and-came', '/journal/said?of=stage'],
-  ['old-pages', `/journal/import/${notebook}`],
   ['first-soap', '/journal/first'],
 ]
 
@@ -89,6 +85,22 @@ async function toTheLye(page: Page) {
   await page.getByRole('button', { name: /^[89]\.\d g short/ }).waitFor()
 }
 
+/** A day as far as the first batter is being blended: by both screens, with time let pass. */
+async function toABatter(page: Page) {
+  await page.getByRole('button', { name: /^Start the day/ }).click()
+  await page.getByRole('button', { name: 'Idris', exact: true }).click()
+  const other = await page.context().newPage()
+  await other.goto(`${page.url().split('?')[0]}?who=Maren`)
+  await other.getByRole('heading', { level: 1 }).first().waitFor()
+  for (let round = 0; round < 60; round++) {
+    const title = await page.getByRole('heading', { level: 1 }).first().textContent()
+    if (/^Blend to emulsion/.test(title ?? '')) break
+    await dayStep(page)
+    await dayStep(other)
+  }
+  await other.close()
+}
+
 const browser = await chromium.launch({
   executablePath: chromiumPath,
   args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -120,7 +132,9 @@ for (const [file, path, width = 1280, height = 800] of views) {
   }
   if (path === '/bench') await toTheLye(page)
   if (path === '/rack') await page.getByRole('img', { name: /Mass of the marked bars/ }).waitFor()
-  if (file === 'old-pages') await page.getByRole('button', { name: /Rosemary lard no 1/ }).click()
+  if (file === 'day')
+    await page.getByRole('radio', { name: /^Earliest home/ }).waitFor({ timeout: 40_000 })
+  if (file === 'day-bench') await toABatter(page)
   if (file === 'first-soap') {
     const plank = page.getByRole('region', { name: 'This plank' })
     await plank.getByLabel('Who makes it').fill('Nell')

@@ -407,6 +407,11 @@ export function useDayBench(
         }
       : null
   })
+  /** Fats that are clear come off the plate, unless hands are in a batter that cannot be left. */
+  function offThePlate({ batches: [batch] }: ByItself) {
+    if (held.value) return goWhereNeeded()
+    if (batch) chosen.value = { melt: batch.id }
+  }
   function goWhereNeeded() {
     if (held.value)
       return void toasts.show(
@@ -536,6 +541,7 @@ export function useDayBench(
     byThemselves,
     needed,
     goWhereNeeded,
+    offThePlate,
     chosen,
     ownOf,
     stateOf,

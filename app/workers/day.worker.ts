@@ -59,7 +59,7 @@ const api = {
     const leave = mayLeave.flatMap((id) => subject.batches.filter((batch) => batch.id === id))
     return {
       clash: clashOf(subject, plan, wish, randomSource(7)),
-      ways: waysOut(subject, wish, leave, mostEarlier, randomSource(7)),
+      ways: waysOut(subject, plan, wish, leave, mostEarlier, randomSource(7)),
     }
   },
   /** The rest of a day that runs. */

@@ -100,22 +100,15 @@ export function clashOf(
   }
 }
 
-/** A day that begins so much earlier: hours count from its beginning. */
-const begunEarlier = (subject: DaySubject, minutes: number): DaySubject => ({
-  ...subject,
-  people: subject.people.map((person) => ({
-    ...person,
-    until: person.until === null ? null : person.until + minutes,
-  })),
-})
-
 /**
  * Ways out of a day that does not fit: begin earlier, or leave one batch. Each as a whole day that fits.
+ * @param found the best that was found, with minutes over
  * @param mayLeave batches that may be left, those that are missed least first
  * @param mostEarlier minutes that the day may begin earlier at most
  */
 export function waysOut(
   subject: DaySubject,
+  found: DayPlan,
   wish: Wish,
   mayLeave: readonly DayBatch[],
   mostEarlier: number,
@@ -123,12 +116,10 @@ export function waysOut(
 ): WayOut[] {
   const quick = (one: DaySubject) => planDay(one, wish, { solver: null, seconds: 0, random, tries })
   const ways: WayOut[] = []
-  for (let minutes = step; minutes <= Math.min(earliest, mostEarlier); minutes += step) {
-    const plan = quick(begunEarlier(subject, minutes))
-    if (!plan || plan.over > 0) continue
-    ways.push({ of: 'earlier', earlier: minutes, without: null, plan })
-    break
-  }
+  // Hours count from the beginning: the same day, begun earlier by what it is too long.
+  const minutes = Math.ceil(found.over / step) * step
+  if (minutes <= Math.min(earliest, mostEarlier))
+    ways.push({ of: 'earlier', earlier: minutes, without: null, plan: { ...found, over: 0 } })
   for (const { id } of mayLeave) {
     if (subject.batches.length < 2) break
     const batches = subject.batches.filter((batch) => batch.id !== id)

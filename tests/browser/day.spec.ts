@@ -183,9 +183,7 @@ test.describe('from nothing', () => {
       expect(poured?.made, one.name).toEqual(alone.made)
       expect(poured?.bench?.assumed).toEqual(alone.bench!.assumed)
       // What is due after the pour is the same, each hour from its own pour.
-      expect(poured?.checks?.map(({ kind }) => kind)).toEqual(
-        alone.checks?.map(({ kind }) => kind),
-      )
+      expect(poured?.checks?.map(({ kind }) => kind)).toEqual(alone.checks?.map(({ kind }) => kind))
       const { body: run } = await send<Run>(`${server.url}/api/batches/${one.id}/run`, 'GET')
       const twice = run.events.filter(({ kind }) => kind === 'scooped').map((event) => event.id)
       expect(new Set(twice).size).toBe(twice.length)

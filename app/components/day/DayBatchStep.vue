@@ -31,13 +31,13 @@ const bench = provideBench({
   times: (step) => times(batch.id, step),
   beside: (event) => beside(batch.id, event),
 })
-/** The day says which step it is: whatever the batch's own plan would show next. */
+/** The day says which step it is, whatever the batch's own plan would show next; looking back by hand stays possible until then. */
 watch(
-  () => [stepId, bench.step.value?.id] as const,
-  ([wanted, shown]) => {
-    if (wanted && shown !== wanted) bench.open(wanted)
+  () => [stepId, bench.next.value?.id, bench.state.value.order.length] as const,
+  ([wanted]) => {
+    if (wanted) bench.open(wanted)
   },
-  { immediate: true },
+  { immediate: true, flush: 'post' },
 )
 const wide = useWideBench()
 const unless = (act: () => void) => () => {

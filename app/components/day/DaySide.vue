@@ -111,6 +111,14 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
             <p v-if="one.inHands" class="text-[15px] font-semibold text-[#ff9a84]">
               with {{ one.inHands }}
             </p>
+            <button
+              v-else-if="one.kind === 'fats' && one.says === 'fats melt' && left(one)! <= 0"
+              type="button"
+              class="mt-1 min-h-11 bg-chalk px-3 text-[16px] font-bold text-[#182022]"
+              @click="bench.offThePlate(one)"
+            >
+              Clear: off the plate
+            </button>
             <p
               v-else-if="left(one) !== null"
               class="figure text-[28px] leading-tight font-bold"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { DayBatch } from '#core/day/batchOfDay'
+import { closing } from '~/composables/useMakingDay'
 import type { DayProblem, Placed } from '#core/day/problem'
 
 /** A whole day, small: who has what in hand, and when everybody is home. */
@@ -68,6 +69,18 @@ const height = computed(() => lane(problem.people.length - 1) + 24)
         </text>
       </template>
     </g>
+    <template v-for="(person, nth) in problem.people" :key="`leaves ${person.name}`">
+      <rect
+        v-if="person.until !== null && person.until + closing < to"
+        :x="x(person.until + closing)"
+        :y="lane(nth) - 42"
+        width="3"
+        height="46"
+        class="fill-stop"
+      >
+        <title>{{ person.name }} leaves</title>
+      </rect>
+    </template>
     <g font-size="13" class="fill-ink-2">
       <text :x="left" :y="height - 2" font-weight="700" class="fill-ink">{{ timeAt(from) }}</text>
       <text v-for="at in hours" :key="at" :x="x(at)" :y="height - 2" text-anchor="middle">
