@@ -63,6 +63,7 @@ function atTheScale({ scale = 1, scaleMax = 3000, oils = 500, say = formatter({ 
     devices: { now, scaleReadings: readings },
     tell,
     finish: () => tell({ kind: 'done', step: step.value!.id }),
+    times: ref(1),
   } as unknown as Bench
   // Past everything that is not weighed.
   const water = plan.steps.find(({ weigh }) => weigh?.kind === 'water')!

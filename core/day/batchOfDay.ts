@@ -98,12 +98,15 @@ export function partsOf({ ctx, plan }: Pick<DayBatch, 'ctx' | 'plan'>): Parts {
   return parts
 }
 
-/** Minutes with hands on some steps. */
+/**
+ * Minutes with hands on some steps.
+ * @example minutesOf(bench().plan.steps.slice(0, 2)) // 8
+ */
 export const minutesOf = (steps: readonly Step[]): number => sumOf(steps, ({ minutes }) => minutes)
 
 /**
  * Minutes from a batter's emulsion until it is poured, as planned: what its working time must cover.
- * @example pourTakes(bench().plan) // 6
+ * @example pourTakes(bench().plan) // 5
  */
 export function pourTakes({ steps }: Pick<Plan, 'steps'>): number {
   const emulsion = steps.findIndex(({ until }) => until === 'emulsion')
@@ -137,7 +140,7 @@ export interface Pace {
 }
 
 /**
- * @example paceOf(bench().plan).takes // 6
+ * @example paceOf(bench().plan).takes // 5
  */
 export function paceOf(plan: Plan): Pace {
   const takes = pourTakes(plan)

@@ -60,6 +60,7 @@ type Plans = (subject: DaySubject, more?: Record<string, number>) => DayPlan | n
 /**
  * Why a day does not fit: what one more of would make it fit.
  * @param plan the best that was found, with minutes over
+ * @example clashOf({ batches: [], people: twoTasks.people, things: dayThings }, { end: 0, over: 4 }, 'shortest', random).minutes // 4
  */
 export function clashOf(
   subject: DaySubject,
@@ -105,6 +106,8 @@ export function clashOf(
  * @param found the best that was found, with minutes over
  * @param mayLeave batches that may be left, those that are missed least first
  * @param mostEarlier minutes that the day may begin earlier at most
+ * @example waysOut({ batches: [], people: twoTasks.people, things: dayThings }, { end: 90, over: 4 }, 'shortest', [], 60, random)[0].earlier
+ *   // 5
  */
 export function waysOut(
   subject: DaySubject,

@@ -4,6 +4,7 @@ import type { DaySolver } from './programme'
 /**
  * HiGHS as the solver of days: begins with the plan that is known, and says how short a day can be at best.
  * @param highs the solver as it was loaded, by a worker or a test
+ * @example typeof solverBy(null) // 'function'
  */
 export const solverBy =
   (highs: Highs): DaySolver =>

@@ -33,6 +33,7 @@ export function paceOfPerson(came: readonly Came[], who: string): DayPerson['pac
 /**
  * What each piece of a day's work took: minutes from when somebody took it up to its last step, of those that are over. Fats that stand
  * on the plate take nobody's minutes.
+ * @example cameOf(twoTasks, [], new Map([['a', { begunAt: 3, endedAt: 9, by: 0, open: [] }]]))[0].took // 6
  */
 export function cameOf(
   problem: DayProblem,

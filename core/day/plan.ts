@@ -37,7 +37,10 @@ const calm = [12, 10, 8, 6, 4, 2]
 /** By how much longer a day may be to be calm (judgement). */
 const calmCosts = 1.15
 
-/** The ways to put the work together: each for itself, or in rounds; lye in one jug where it may be. */
+/**
+ * The ways to put the work together: each for itself, or in rounds; lye in one jug where it may be.
+ * @example waysTogether({ batches: [] }) // [{ lye: [], fats: [], quiet: 0 }]
+ */
 export function waysTogether({ batches }: Pick<DaySubject, 'batches'>, quiet = 0): Together[] {
   const shared = sharedLye(batches)
   const ids = batches.map(({ id }) => id)
@@ -112,6 +115,8 @@ export function leastEnd(problem: DayProblem): number {
  * @param seconds that the solver may take in all
  * @param tell what was found so far, whenever that changes
  * @returns null where nothing at all could be found: two things contradict each other whatever the hours
+ * @example planDay({ batches: [], people: [{ name: 'Idris', from: 3, until: null, pace: {} }], things: dayThings }, 'shortest', { solver: null, seconds: 0, random }).end
+ *   // 0
  */
 export function planDay(
   subject: DaySubject,

@@ -291,6 +291,8 @@ export function programmeOf(
  * The best plan by the solver, beginning with one that is known: never worse than that one.
  * @param seconds that the solver may take
  * @returns the plan, and the minute before which no plan can end; null where the solver could not say
+ * @example solved(twoTasks, { lines: [[0, 1]], timed: timesOf(indexed(twoTasks), [[0, 1]]) }, () => ({ values: null, bound: 15 }), 1).bound
+ *   // 15
  */
 export function solved(
   problem: DayProblem,

@@ -39,7 +39,7 @@ const isSame = (took: string, task: DayTask, numbers: readonly string[]): boolea
 /**
  * Where each task stands, by what its batches' runs say: begun when somebody took it up or did a step of it, over when its last step is
  * done; fats on the plate are over when they stand there.
- * @example standingOfTasks({ tasks: [] }, new Map(), []) // new Map()
+ * @example standingOfTasks({ tasks: [] }, new Map(), []).size // 0
  */
 export function standingOfTasks(
   { tasks }: Pick<DayProblem, 'tasks'>,
@@ -183,6 +183,8 @@ const replanSeconds = 1
 /**
  * The rest of a day planned anew: what was begun stays, the rest in the best order from now.
  * @returns null where no order can be kept at all
+ * @example replan(twoTasks, [{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 5, to: 15 }], new Map([['a', { begunAt: 0, endedAt: 5, by: 0, open: [] }], ['b', { begunAt: null, endedAt: null, by: null, open: [] }]]), 8, null, random).end
+ *   // 18
  */
 export function replan(
   problem: DayProblem,

@@ -10,13 +10,16 @@ export interface Found {
 
 /** What a minute beyond somebody's hours counts as, beside one of the day. */
 const overCosts = 40
-const costOf = ({ end, over }: Timed): number => end + over * overCosts
+const costOf = ({ end, over }: Pick<Timed, 'end' | 'over'>): number => end + over * overCosts
 
-/** Whether one plan is better than another: within hours, then sooner over, then with less standing about before. */
-export const isBetter = (one: Timed, other: Timed): boolean => {
-  const by = costOf(one) - costOf(other)
-  return by < -1e-9
-}
+/**
+ * Whether one plan is better than another: within hours, then sooner over.
+ * @example isBetter({ end: 90, over: 0 }, { end: 80, over: 5 }) // true
+ */
+export const isBetter = (
+  one: Pick<Timed, 'end' | 'over'>,
+  other: Pick<Timed, 'end' | 'over'>,
+): boolean => costOf(one) - costOf(other) < -1e-9
 
 /** Tasks in an order in which each comes after what it waits for, batch by batch: what keeps longest first. */
 function batchByBatch({ tasks, lags }: DayProblem, batches: readonly string[]): number[] {

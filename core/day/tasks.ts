@@ -97,7 +97,10 @@ function vesselsFor(
 /** How much smaller than advised a vessel may be. */
 const tight = 0.75
 
-/** Which of the workshop's vessels serves which batch, by "jug" or "pan" and the batch's id. */
+/**
+ * Which of the workshop's vessels serves which batch as jug and as pan, by the batch's id.
+ * @example vesselsOfDay([], dayThings).pans.size // 0
+ */
 export function vesselsOfDay(
   batches: readonly DayBatch[],
   things: DayThings,

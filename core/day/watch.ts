@@ -30,7 +30,10 @@ const before = (placed: readonly Placed[], one: Placed): Placed | undefined =>
 
 const endOf = (placed: readonly Placed[]): number => Math.max(0, ...placed.map(({ to }) => to))
 
-/** Minutes before each pour in which its maker has nothing in hand, by task. */
+/**
+ * Minutes before each pour in which its maker has nothing in hand, by task.
+ * @example slackBefore(twoTasks, [{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 9, to: 19 }]).get('b') // 4
+ */
 export function slackBefore(
   problem: Pick<DayProblem, 'tasks' | 'people'>,
   placed: readonly Placed[],
@@ -48,6 +51,7 @@ export function slackBefore(
 /**
  * The one tight spot of a day: the batter that races with the least time before it, or any that follows on another at once. Null where
  * all have time.
+ * @example tightSpot(twoTasks, [], []) // null
  */
 export function tightSpot(
   problem: DayProblem,
@@ -97,7 +101,10 @@ export type Mind =
   /** A batter may be too thick before its pour is over, whatever the day is like. */
   | { of: 'short'; batch: string; low: number; takes: number }
 
-/** The gaps of a person between their first and last task. */
+/**
+ * The gaps of a person between their first and last task.
+ * @example gapsOf([{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 9, to: 19 }], 0) // [{ at: 5, to: 9 }]
+ */
 export function gapsOf(placed: readonly Placed[], person: number): { at: number; to: number }[] {
   const own = placed.filter((one) => one.person === person).sort((a, b) => a.at - b.at)
   return own.slice(1).flatMap((one, nth) => {
@@ -109,6 +116,7 @@ export function gapsOf(placed: readonly Placed[], person: number): { at: number;
 /**
  * What is to be minded on a day, in the order of the day.
  * @param flash °C at which a scent flashes, by its id, where its sheet says so
+ * @example mindOn(twoTasks, [], [], new Map()) // []
  */
 export function mindOn(
   problem: DayProblem,

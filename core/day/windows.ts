@@ -61,7 +61,7 @@ function stayOf(curve: Curve, { low, high }: { low: number; high: number }): Sta
  * Minutes after the lye is made in which it may go into the oils.
  * @param jug what is in the jug, of this batch or of several
  * @param cools minutes already spent on what follows the dissolving
- * @example lyeStay(bench().ctx, bench().plan.jug, made).least // 76
+ * @example lyeStay(bench().ctx, bench().plan.jug, made).least // 93.3513
  */
 export function lyeStay(ctx: PlanContext, jug: LyeJug, result: FormulaResult): Stay {
   if (ctx.window.asItIs === 'milk') return { least: 0, most: milkWaits }

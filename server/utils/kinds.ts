@@ -383,7 +383,8 @@ export const makingDayRoutes = documentRoutes({
       if (
         others.some(({ document }) =>
           document.batches.some(
-            (one) => one.id === batchId && !document.dropped.some(({ id: gone }) => gone === batchId),
+            (one) =>
+              one.id === batchId && !document.dropped.some(({ id: gone }) => gone === batchId),
           ),
         )
       )

@@ -21,6 +21,7 @@ import { readRecipe } from '#core/recipe/read'
 import { uncertaintyOf } from '#core/risk/uncertainty'
 import { randomSource } from '#core/statistics/randomSource'
 import { caseOf } from '#core/troubles/case'
+import { indexed, timesOf } from '#core/day/times'
 import { formatter } from '#core/units/formatter'
 import { lineOf } from '#core/words/line'
 import { readLine } from '#core/words/reading'
@@ -198,6 +199,18 @@ export const exampleScope: Record<string, unknown> = {
   labelDesign: labelDesignSchema.parse(beginDesign('rectangle', 'Rectangle')),
   labelWords,
   random: randomSource(1),
+  dayThings: {
+    scales: 1,
+    thermometers: 2,
+    plates: 2,
+    iceBaths: 1,
+    blenders: 1,
+    warmPlaces: 2,
+    coolPlaces: 2,
+    vessels: [],
+  },
+  indexed,
+  timesOf,
   // Two pieces of work of a day, the second after the first, one pair of hands.
   twoTasks: {
     tasks: [
