@@ -89,7 +89,7 @@ async function toTheLye(page: Page) {
 async function toABatter(page: Page) {
   await page.getByRole('button', { name: /^Start the day/ }).click()
   await page.getByRole('button', { name: 'Idris', exact: true }).click()
-  const other = await page.context().newPage()
+  const other = await page.context().browser()!.newPage()
   await other.goto(`${page.url().split('?')[0]}?who=Maren`)
   await other.getByRole('heading', { level: 1 }).first().waitFor()
   for (let round = 0; round < 60; round++) {
