@@ -22,6 +22,8 @@ interface Remembered {
   batches: [string, Batch][]
   runs: [string, Run][]
   others: MakingDay[]
+  /** What was changed here and is not kept on the server yet. */
+  waiting?: Partial<MakingDay> | null
 }
 const rememberKey = (id: string) => `mantle-day-${id}`
 
@@ -44,26 +46,31 @@ export function useMakingDay(id: string) {
     try {
       const [one] = await Promise.all([api.get<Stored<MakingDay>>(`/api/days/${id}`), days.load()])
       await loadBatches(one.document)
-      stored.value = one
+      // What was changed while the server was away, and the page was left, is not lost.
+      const left = remembered()?.waiting ?? null
+      stored.value = left ? { ...one, document: { ...one.document, ...left } } : one
+      waiting.value = left
       others.value = days.list.filter((other) => other.id !== id).map(({ document }) => document)
       problem.value = ''
       remember()
     } catch (error) {
       const away = error instanceof ApiError && (error.status === 0 || error.status >= 500)
-      const before = away
-        ? keptHere(rememberKey(id), (value) =>
-            typeof value === 'object' && value !== null && 'stored' in value
-              ? (value as Remembered)
-              : null,
-          )
-        : null
+      const before = away ? remembered() : null
       if (!before) return void (problem.value = sentenceOf(error))
       stored.value = before.stored
       batches.value = new Map(before.batches)
       runs.value = new Map(before.runs)
       others.value = before.others
+      waiting.value = before.waiting ?? null
     }
+    if (waiting.value) void send()
   }
+  const remembered = (): Remembered | null =>
+    keptHere(rememberKey(id), (value) =>
+      typeof value === 'object' && value !== null && 'stored' in value
+        ? (value as Remembered)
+        : null,
+    )
   const remember = () =>
     stored.value &&
     keepHere(rememberKey(id), {
@@ -71,6 +78,7 @@ export function useMakingDay(id: string) {
       batches: [...batches.value],
       runs: [...runs.value],
       others: others.value,
+      waiting: waiting.value,
     } satisfies Remembered)
   /** The batches of a day, with their runs once it has begun. */
   async function loadBatches({ batches: wanted, startedAt }: MakingDay) {
@@ -129,6 +137,7 @@ export function useMakingDay(id: string) {
         }
         toasts.show(sentenceOf(error), { bad: true })
         waiting.value = null
+        remember()
         kept.value = 'kept'
         await load()
         return

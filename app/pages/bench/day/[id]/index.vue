@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { Printer, Settings2, Undo2 } from '@lucide/vue'
 import type { Batch } from '#contracts/batch'
+import type { Run } from '#contracts/run'
 import { frozenLibrary } from '#core/formula/frozen'
 import { batterMillilitres } from '#core/formula/volume'
 import { capacityOf } from '#core/mould/capacity'
 import { closing } from '~/composables/useMakingDay'
+import { vesselsOfDay } from '#core/day/tasks'
 import { breakTakes } from '#core/day/watch'
 import type { Wish } from '#core/day/plan'
 
@@ -74,14 +76,22 @@ async function start() {
   busy.value = true
   try {
     const at = new Date(useWorkshop().clock()).toISOString()
-    for (const { id } of here.onIt.value)
-      await api.post(`/api/batches/${id}/run`, {
+    for (const { id } of here.onIt.value) {
+      const run = await api.post<Run>(`/api/batches/${id}/run`, {
         id: newId(),
         device: deviceId(),
         setup: { ...usualRunSetup(here.settings.value), day: here.id },
         paper: false,
         at,
       })
+      if (run.setup.day !== here.id)
+        throw new ApiError(422, [
+          {
+            path: '',
+            says: `${nameOf(id)} was begun at the bench by itself. Take it off the day, or finish it there.`,
+          },
+        ])
+    }
     await here.change({ startedAt: at, day: here.today.value, said: of.plan.placed })
     await router.push(`/bench/day/${here.id}/make`)
   } catch (error) {
@@ -135,8 +145,20 @@ const shortTexts = computed(() =>
       `${name}: ${say.value.amount(grams)} wanted, ${say.value.amount(missing)} of it not in the stores.`,
   ),
 )
+/** Vessels that several batches need: each is rinsed before the next. */
+const sharedVessels = computed(() => {
+  const { jugs, pans } = vesselsOfDay(made.value, here.things.value)
+  const users = new Map<string, string[]>()
+  for (const [id, name] of [...jugs, ...pans]) users.set(name, [...(users.get(name) ?? []), id])
+  return [...users].flatMap(([name, ids]) =>
+    ids.length > 1
+      ? [`${name} serves ${say.value.list(ids.map(nameOf), 'and')}: rinsed between.`]
+      : [],
+  )
+})
 const mindTexts = computed(() => [
   ...shortTexts.value,
+  ...sharedVessels.value,
   ...plan.minds.value.map((mind) => {
     switch (mind.of) {
       case 'fumes':

@@ -2,6 +2,7 @@
 import type { Batch } from '#contracts/batch'
 import type { DayBatch } from '#core/day/batchOfDay'
 import { closing } from '~/composables/useMakingDay'
+import { vesselsOfDay } from '#core/day/tasks'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 
 /** A making day on paper: one sheet with its line of time and each batch's code, and a label for every jug, cup and pot. */
@@ -22,6 +23,7 @@ const checks = computed(() => {
   return [...new Map(all.map((point) => [point.id, point])).values()]
 })
 const sharing = computed(() => day.value?.plan?.together.lye ?? [])
+const vessels = computed(() => vesselsOfDay(made.value, here.things.value))
 /** A label for each vessel: its batch's number in large, what it is, what it will hold. */
 const labels = computed(() =>
   made.value.flatMap((own) =>
@@ -34,6 +36,13 @@ const labels = computed(() =>
         name: own.name,
         says: vessel.says,
         holds: say.value.volume(vessel.millilitres),
+        /** The workshop's own, where it has one that does. */
+        own:
+          vessel.id === 'pan'
+            ? vessels.value.pans.get(own.id)
+            : vessel.id === 'lye-jug'
+              ? vessels.value.jugs.get(own.id)
+              : undefined,
         lye: /^(lye|koh)/.test(vessel.id),
         shared,
         code: paperCode(batchOf(own)),
@@ -126,7 +135,8 @@ const address = (own: DayBatch) => `${location.origin}/bench/${own.id}/paper`
           </p>
           <p class="text-[12px] leading-tight">
             <b class="block truncate">{{ label.name }}</b>
-            {{ label.says }}, {{ label.holds }}
+            {{ label.says }}, {{ label.holds
+            }}<template v-if="label.own">: {{ label.own }}</template>
             <b v-if="label.lye" class="block text-stop">{{
               label.shared ? 'LYE, shared: drawn by weight' : 'LYE: caustic'
             }}</b>
