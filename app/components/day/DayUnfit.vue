@@ -19,10 +19,10 @@ const nameOf = (id: string) => {
   return batch ? `${batch.name} ${batch.number}` : ''
 }
 const title = computed(() => {
-  const names = say.value.list(clash.batches.map(nameOf))
+  const names = say.value.list(clash.batches.map(nameOf), 'and')
   switch (clash.of) {
     case 'thing':
-      return `${names} need the ${thingWords(clash.thing)} at once`
+      return `${names} need the ${thingWords(clash.thing)}`
     case 'hands':
       return 'There are too few hands for the hours'
     case 'hours':
@@ -71,7 +71,16 @@ const wayDay = (way: WayOut) => {
   const of = made.value.filter(({ id }) => id !== way.without)
   return {
     of,
-    problem: problemOf(of, people.value, things.value, way.plan.together),
+    problem: problemOf(
+      of,
+      // Minutes count from the beginning: begun earlier, everybody leaves so much later by them.
+      people.value.map((one) => ({
+        ...one,
+        until: one.until === null ? null : one.until + way.earlier,
+      })),
+      things.value,
+      way.plan.together,
+    ),
     timeAt: (minute: number) => here.timeAt(minute - way.earlier),
   }
 }
