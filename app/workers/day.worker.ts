@@ -23,6 +23,9 @@ export interface SentDay {
 /** s that the solver takes at most: with what is tried before it, ten in all. */
 const seconds = 6.5
 
+/** Changes tried for what a day would be otherwise: the wishes beside the plan are to be there soon. */
+const quickTries = 800
+
 let loading: Promise<DaySolver> | undefined
 const solver = () => (loading ??= loadHighs({ locateFile: () => wasm }).then(solverBy))
 
@@ -46,7 +49,12 @@ const api = {
   },
   /** The same without the solver: good, and nothing is said of how good. */
   quick: (sent: SentDay, wish: Wish): DayPlan | null =>
-    planDay(subjectOf(sent), wish, { solver: null, seconds: 0, random: randomSource(7) }),
+    planDay(subjectOf(sent), wish, {
+      solver: null,
+      seconds: 0,
+      random: randomSource(7),
+      tries: quickTries,
+    }),
   /** Why a day does not fit, and what would do. */
   unfit(
     sent: SentDay,

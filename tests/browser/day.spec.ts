@@ -204,7 +204,7 @@ test.describe('in the shed', () => {
     const { body } = await send<Stored<MakingDay>[]>(`${url}/api/days`, 'GET')
     await page.goto(`/bench/day/${body[0]!.id}`)
     await expect(page.getByRole('radio', { name: /^Shortest day/ })).toBeVisible({
-      timeout: 20_000,
+      timeout: 60_000,
     })
     return body[0]!
   }
