@@ -280,6 +280,8 @@ test.describe('in the shed', () => {
     await expect(page.getByRole('button', { name: /^Start the day/ })).toBeEnabled({
       timeout: 40_000,
     })
+    // What is on screen is on its way to the server.
+    await expect.poll(async () => (await dayOf(server.url, id)).plan).not.toBeNull()
     const day = await dayOf(server.url, id)
     const until = 10 * 60 + 40 - day.begins
     expect(Math.max(...day.plan!.placed.map(({ to }) => to))).toBeLessThanOrEqual(until - 6)
