@@ -1,17 +1,11 @@
 import { z } from 'zod'
 import { daySchema, idSchema } from './basics'
+import { dayWishes, dayWorks } from './dayWords'
 
 /*
  * A making day: several batches, the people and things there are, and the plan that was found. What is done on it stands in the runs
  * of its batches. Minutes count from the day's beginning.
  */
-
-/** What matters on a day. */
-export const dayWishes = ['shortest', 'calm', 'early'] as const
-
-/** Kinds of work on a day, as people learn their own minutes of. */
-export const dayWorks = ['lye', 'late-lye', 'weigh', 'ready', 'fats-on', 'batter', 'rinse'] as const
-export type DayWork = (typeof dayWorks)[number]
 
 const name = z.string().trim().min(1, 'A name, please.').max(60)
 const minute = z.number().min(-600).max(2880)

@@ -3,6 +3,7 @@ import { usualSetup } from '#contracts/benchWords'
 import { makingDaySchema } from '#contracts/day'
 import { dayBatch } from '#core/day/batchOfDay'
 import { planDay } from '#core/day/plan'
+import { dressing } from '#core/day/problem'
 import { randomSource } from '#core/statistics/randomSource'
 import { addDays, weekdayOf } from '#core/units/days'
 import { formatter } from '#core/units/formatter'
@@ -27,9 +28,6 @@ const moulds: Record<string, string> = {
   'Fir & Smoke': 'Slate loaf',
   'Landing Goat': 'Short loaf',
 }
-/** Minutes to dress, as the page reckons. */
-const dressing = 3
-
 /** The shed's Thursday: everything that is planned, two people, one ice bath. */
 export function loadDays(db: Db, today: string, id: (day: string) => string, now: string): void {
   const day = addDays(today, (4 - weekdayOf(today) + 7) % 7)

@@ -1,22 +1,24 @@
 import type { NewRunEvent, RunEvent } from '#contracts/run'
-import { partsOf, paceOf, type DayBatch } from '#core/day/batchOfDay'
+import { minutesOf, paceOf, type DayBatch } from '#core/day/batchOfDay'
 import { cameOf } from '#core/day/pace'
-import type { DayTask, Placed } from '#core/day/problem'
+import { closing, dressing, type DayTask } from '#core/day/problem'
 import {
   follow,
   movedBetween,
   standingOfTasks,
+  stillPlanned,
   type DayRun,
+  type Moved,
   type TaskState,
   type Took,
 } from '#core/day/running'
 import { problemOf } from '#core/day/tasks'
-import { safetyCheckOf } from '#core/bench/run/safetyCheck'
-import { isDone, lyeIsAbout, runOf, type RunState } from '#core/bench/run/run'
+import { isDone, lyeIsAbout, runOf, safetyCheckPassed, type RunState } from '#core/bench/run/run'
 import type { Step } from '#core/bench/plan/step'
 import { roundTo } from '#core/statistics/roundTo'
+import { sumOf } from '#core/statistics/sum'
 import { useIntervalFn } from '@vueuse/core'
-import { closing, dressing, type MakingDayHere } from './useMakingDay'
+import type { MakingDayHere } from './useMakingDay'
 import type { RunKeeper } from './useRunKeeper'
 
 /** ms between two looks at what another device changed of the day itself. */
@@ -27,7 +29,8 @@ const worthMoving = 2
 /** What runs by itself, with what is to be done about it. Minutes from the day's beginning. */
 export interface ByItself {
   id: string
-  kind: 'lye' | 'fats' | 'poured'
+  /** `melting`: on the plate until somebody takes them off. */
+  kind: 'lye' | 'melting' | 'fats' | 'poured'
   batches: DayBatch[]
   /** When it is ready for hands; null where nothing is to be done. */
   due: number | null
@@ -76,18 +79,15 @@ export function useDayBench(
       ),
   )
   const plan = computed(() => day.value!.plan!)
-  const problem = computed(() =>
-    problemOf(made.value, people.value, things.value, {
-      ...plan.value.together,
-      lye: left(plan.value.together.lye),
-      fats: left(plan.value.together.fats),
-    }),
-  )
-  /** Groups without batches that were left out. */
-  const left = (groups: string[][]) => {
+  /** How the work is put together, without batches that were left out. */
+  const together = computed(() => {
     const there = new Set(made.value.map(({ id }) => id))
-    return groups.map((ids) => ids.filter((id) => there.has(id))).filter((ids) => ids.length > 0)
-  }
+    const left = (groups: string[][]) =>
+      groups.map((ids) => ids.filter((id) => there.has(id))).filter((ids) => ids.length > 0)
+    const { lye, fats, quiet } = plan.value.together
+    return { lye: left(lye), fats: left(fats), quiet }
+  })
+  const problem = computed(() => problemOf(made.value, people.value, things.value, together.value))
   const took = computed((): Took[] =>
     [...keepers.values()]
       .flatMap(({ events }) => events.value)
@@ -107,25 +107,7 @@ export function useDayBench(
       .sort((a, b) => a.at - b.at),
   )
   const standing = computed(() => standingOfTasks(problem.value, runs.value, took.value))
-  /** The plan as it was kept, of the tasks there still are: those whose batches changed keep their place. */
-  const planned = computed((): Placed[] => {
-    const ids = new Set(problem.value.tasks.map(({ id }) => id))
-    const kindOf = (id: string) => id.split(':')[0]
-    return plan.value.placed.flatMap((one) => {
-      if (ids.has(one.task)) return [one]
-      const numbers = one.task.split(':')[1]!.split('+')
-      const other = problem.value.tasks.find(
-        (task) =>
-          task.kind === kindOf(one.task) &&
-          !plan.value.placed.some((placed) => placed.task === task.id) &&
-          task.id
-            .split(':')[1]!
-            .split('+')
-            .every((number) => numbers.includes(number)),
-      )
-      return other ? [{ ...one, task: other.id }] : []
-    })
-  })
+  const planned = computed(() => stillPlanned(problem.value, plan.value.placed))
   const running = computed(() => follow(problem.value, planned.value, standing.value, now.value))
   const placed = computed(() => running.value?.placed ?? planned.value)
   const home = computed(() => (running.value?.end ?? plan.value.end) + closing)
@@ -134,20 +116,24 @@ export function useDayBench(
   const ownOf = (task: DayTask) => made.value.filter(({ id }) => task.batches.includes(id))
   const stateOf = (id: string): TaskState => standing.value.get(id)!
 
+  /** A pour that moved, in words: "36 8 min". */
+  const movedText = ({ batch, by }: Moved) =>
+    `${made.value.find(({ id }) => id === batch)?.number ?? ''} ${minutesText(Math.abs(by))}`
   /** What moved since the day began, in words. */
   const moved = computed(() => {
     const all = movedBetween(problem.value, day.value!.said, placed.value)
-    const number = (id: string) => String(made.value.find((one) => one.id === id)?.number ?? '')
-    const late = all.filter(({ by }) => by > 0)
-    const soon = all.filter(({ by }) => by < 0)
-    const part = (list: typeof all, word: string) =>
-      list.length
-        ? `${say.value.list(
-            list.map(({ batch, by }) => `${number(batch)} ${minutesText(Math.abs(by))}`),
-            'and',
-          )} ${word}`
-        : ''
-    return [part(late, 'later'), part(soon, 'earlier')].filter(Boolean)
+    const part = (list: Moved[], word: string) =>
+      list.length ? [`${say.value.list(list.map(movedText), 'and')} ${word}`] : []
+    return [
+      ...part(
+        all.filter(({ by }) => by > 0),
+        'later',
+      ),
+      ...part(
+        all.filter(({ by }) => by < 0),
+        'earlier',
+      ),
+    ]
   })
 
   /** Whose hands a task is in, or will be. */
@@ -201,7 +187,7 @@ export function useDayBench(
     if (melting.value) {
       const batch = made.value.find(({ id }) => id === melting.value)
       const melt =
-        batch && partsOf(batch).melt.find(({ id }) => !isDone(states.value.get(batch.id)!, id))
+        batch && batch.parts.melt.find(({ id }) => !isDone(states.value.get(batch.id)!, id))
       if (batch && melt) return { batch, step: melt }
     }
     const of = task.value
@@ -240,20 +226,20 @@ export function useDayBench(
 
   /** Batches that make one lye with this one. */
   const sharing = (batch: string): string[] =>
-    plan.value.together.lye
-      .find((ids) => ids.includes(batch))
-      ?.filter((id) => made.value.some((one) => one.id === id)) ?? [batch]
+    together.value.lye.find((ids) => ids.includes(batch)) ?? [batch]
   const ofJug = /^(weigh:(water|naoh)|dissolve)$/
   /** Steps of a lye that several share are done once for all of them. */
   const sharesStep = (batch: string, id: string) => sharing(batch).length > 1 && ofJug.test(id)
+  /** g of a batch's own part of what a step weighs. */
+  const partOf = (batch: string, step: string): number =>
+    made.value.find(({ id }) => id === batch)?.plan.steps.find(({ id }) => id === step)?.weigh
+      ?.grams ?? 0
   /** What is weighed for several, as a multiple of this batch's own part. */
   function times(batch: string, { id }: Step): number {
-    if (!sharesStep(batch, id)) return 1
-    const grams = (of: string) =>
-      made.value.find((one) => one.id === of)?.plan.steps.find((one) => one.id === id)?.weigh
-        ?.grams ?? 0
-    const own = grams(batch)
-    return own > 0 ? sharing(batch).reduce((sum, of) => sum + grams(of), 0) / own : 1
+    const own = partOf(batch, id)
+    return sharesStep(batch, id) && own > 0
+      ? sumOf(sharing(batch), (of) => partOf(of, id)) / own
+      : 1
   }
   /** Tells of other batches what is theirs too: the safety check, and all that happens to a lye they share. */
   function beside(batch: string, event: RunEvent) {
@@ -270,13 +256,11 @@ export function useDayBench(
         break
       case 'scooped':
         if (sharesStep(batch, event.step)) {
-          const part = (of: string) =>
-            made.value.find(({ id }) => id === of)!.plan.steps.find(({ id }) => id === event.step)
-              ?.weigh?.grams ?? 0
+          const own = Math.max(1e-9, partOf(batch, event.step))
           for (const id of jug)
             also(id, {
               ...event,
-              grams: roundTo((event.grams * part(id)) / Math.max(1e-9, part(batch)), 4),
+              grams: roundTo((event.grams * partOf(id, event.step)) / own, 4),
             })
         }
         break
@@ -285,8 +269,7 @@ export function useDayBench(
           // Whose points were all among these has nothing left to confirm.
           for (const id of rest) {
             const own = made.value.find((one) => one.id === id)!
-            const points = new Set(states.value.get(batch)!.confirmed)
-            if (safetyCheckOf(own.ctx.document).every((point) => points.has(point.id))) also(id)
+            if (safetyCheckPassed(own.ctx, states.value.get(batch)!)) also(id)
           }
         } else if (sharesStep(batch, event.step)) for (const id of jug) also(id)
         break
@@ -336,12 +319,11 @@ export function useDayBench(
       const waiting = ownOf(of).filter(({ id }) => !states.value.get(id)!.combined.length)
       if (endedAt === null || !waiting.length) continue
       const [first] = waiting
-      const of0 = lag(of.id, ['lye', 'milk', 'order'])
       list.push({
         id: of.id,
         kind: 'lye',
         batches: waiting,
-        due: endedAt + (of0?.least ?? 0),
+        due: endedAt + (lag(of.id, ['lye', 'milk', 'order'])?.least ?? 0),
         says: `lye cools to ${say.value.temperature(first!.ctx.window.lye.high)}`,
         inHands: busy(first!.id, ['batter', 'late-lye']),
       })
@@ -350,14 +332,14 @@ export function useDayBench(
       const state = states.value.get(batch.id)!
       const heated = state.treated.oils.how === 'heat' ? state.treated.oils.minutes : null
       const begins = runs.value.get(batch.id)!.begins
-      const { melt } = partsOf(batch)
+      const { melt } = batch.parts
       const melted = melt.length > 0 && melt.every(({ id }) => isDone(state, id))
       if (state.combined.length || (heated === null && !melted)) continue
-      const minutesOfMelt = melt.reduce((sum, one) => sum + one.minutes, 0)
+      const minutesOfMelt = minutesOf(melt)
       const window = lag(`fats-on:${batch.number}`, ['fats'])
       list.push({
         id: `fats ${batch.id}`,
-        kind: 'fats',
+        kind: melted ? 'fats' : 'melting',
         batches: [batch],
         due: melted
           ? state.steps.get(melt.at(-1)!.id)!.doneAt! +
@@ -389,8 +371,7 @@ export function useDayBench(
   /** Where hands are wanted next, by the one at this screen. */
   const needed = computed(() => {
     const clear = byThemselves.value.find(
-      ({ kind, due, says }) =>
-        kind === 'fats' && due !== null && due <= now.value && says === 'fats melt',
+      ({ kind, due }) => kind === 'melting' && due !== null && due <= now.value,
     )
     if (clear)
       return {
@@ -439,7 +420,7 @@ export function useDayBench(
     planning = true
     try {
       const before = running.value
-      const kept = { ...plan.value, placed: planned.value, together: problemTogether() }
+      const kept = { ...plan.value, placed: planned.value, together: together.value }
       const found = await planner.replan(here.sent.value, kept, standing.value, now.value)
       if (!found) return
       const better =
@@ -449,7 +430,7 @@ export function useDayBench(
       if (!better) return
       const all = movedBetween(problem.value, before.placed, found.placed)
       await change({
-        plan: { ...plan.value, placed: found.placed, end: found.end, together: problemTogether() },
+        plan: { ...plan.value, placed: found.placed, end: found.end, together: together.value },
         moved: [
           ...day.value!.moved,
           {
@@ -465,17 +446,9 @@ export function useDayBench(
       planning = false
     }
   }
-  const problemTogether = () => ({
-    ...plan.value.together,
-    lye: left(plan.value.together.lye),
-    fats: left(plan.value.together.fats),
-  })
-  const movedWords = (all: { batch: string; by: number }[]) =>
+  const movedWords = (all: Moved[]) =>
     say.value.list(
-      all.map(
-        ({ batch, by }) =>
-          `${made.value.find(({ id }) => id === batch)?.number ?? ''} ${minutesText(Math.abs(by))} ${by > 0 ? 'later' : 'earlier'}`,
-      ),
+      all.map((one) => `${movedText(one)} ${one.by > 0 ? 'later' : 'earlier'}`),
       'and',
     )
 

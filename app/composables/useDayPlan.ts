@@ -1,9 +1,9 @@
 import type { KeptDayPlan, MakingDay } from '#contracts/day'
 import type { Clash, WayOut } from '#core/day/fits'
 import { givenTo, mayBegin, movedTo } from '#core/day/moving'
-import { closing } from './useMakingDay'
-import { wishes, type DayPlan, type Wish } from '#core/day/plan'
-import type { Placed } from '#core/day/problem'
+import { dayWishes, type DayWish } from '#contracts/dayWords'
+import type { DayPlan } from '#core/day/plan'
+import { closing, type Placed } from '#core/day/problem'
 import { problemOf } from '#core/day/tasks'
 import { takeFrom } from '#core/stores/stock'
 import { needsOf } from '#core/stores/things'
@@ -23,7 +23,7 @@ const keptPlan = ({ together, placed, end, bound }: DayPlan, byHand = false): Ke
 
 /** What a wish would come to. */
 export interface WishRow {
-  wish: Wish
+  wish: DayWish
   plan: DayPlan
   /** Minutes after midnight at which it begins. */
   begins: number
@@ -57,7 +57,7 @@ export function useDayPlan(here: MakingDayHere) {
   })
   const earlier = (of: MakingDay) => Math.max(0, of.begins - of.earliest)
   /** Days as they are sent for a wish: those that begin early have longer hours. */
-  function sentFor(wish: Wish) {
+  function sentFor(wish: DayWish) {
     const all = sent.value!
     const of = day.value!
     const by = beginOf(of, of.wish) - beginOf(of, wish)
@@ -114,7 +114,7 @@ export function useDayPlan(here: MakingDayHere) {
   async function compare(found: DayPlan, key: string) {
     const of = day.value!
     const all: WishRow[] = []
-    for (const wish of wishes) {
+    for (const wish of dayWishes) {
       const other = wish === of.wish ? found : await planner.quick(sentFor(wish), wish)
       if (asked.value !== key) return
       if (!other || other.over > 0) continue
@@ -241,7 +241,7 @@ export function useDayPlan(here: MakingDayHere) {
     const before = undone.pop()
     if (before) void change({ plan: before })
   }
-  const wishFor = (wish: Wish) => {
+  const wishFor = (wish: DayWish) => {
     const row = rows.value.find((one) => one.wish === wish)
     if (!row || day.value?.wish === wish) return
     void change({ wish })

@@ -1,7 +1,8 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import type { KeptDayPlan } from '#contracts/day'
 import type { Clash, WayOut } from '#core/day/fits'
-import type { DayPlan, Wish } from '#core/day/plan'
+import type { DayWish } from '#contracts/dayWords'
+import type { DayPlan } from '#core/day/plan'
 import type { Running, TaskState } from '#core/day/running'
 import type { DayWorker, SentDay } from '~/workers/day.worker'
 
@@ -29,7 +30,7 @@ export function useDayPlanner() {
   const sent = (day: SentDay): SentDay => plain(day)
 
   /** The best plan for a wish; null where it was called off before anything was found, or nothing can be found. */
-  async function plan(day: SentDay, wish: Wish): Promise<DayPlan | null> {
+  async function plan(day: SentDay, wish: DayWish): Promise<DayPlan | null> {
     stop()
     const own = start()
     best.value = null
@@ -57,12 +58,12 @@ export function useDayPlanner() {
       return null
     }
   }
-  const quick = (day: SentDay, wish: Wish): Promise<DayPlan | null> =>
+  const quick = (day: SentDay, wish: DayWish): Promise<DayPlan | null> =>
     start().quick(sent(day), wish)
   async function unfit(
     day: SentDay,
     found: DayPlan,
-    wish: Wish,
+    wish: DayWish,
     mayLeave: string[],
     mostEarlier: number,
   ): Promise<{ clash: Clash; ways: WayOut[] } | null> {

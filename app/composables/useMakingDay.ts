@@ -3,17 +3,13 @@ import type { MakingDay } from '#contracts/day'
 import type { Stored } from '#contracts/document'
 import type { Run } from '#contracts/run'
 import { dayBatch, type DayBatchSource } from '#core/day/batchOfDay'
-import type { Wish } from '#core/day/plan'
+import type { DayWish } from '#contracts/dayWords'
 import { paceOfPerson } from '#core/day/pace'
-import type { DayPerson } from '#core/day/problem'
+import { closing, dressing, type DayPerson } from '#core/day/problem'
 import { problemOf } from '#core/day/tasks'
 import { sumOf } from '#core/statistics/sum'
 import type { SentDay } from '~/workers/day.worker'
 
-/** Minutes to clear the room and dress, before anything else. */
-export const dressing = 3
-/** Minutes at the end: worktop, lye locked away, goggles off. */
-export const closing = 6
 /** ms between tries to keep a day when the server does not answer. */
 const retryAfter = 3000
 
@@ -249,5 +245,5 @@ export function useMakingDay(id: string) {
 export type MakingDayHere = ReturnType<typeof useMakingDay>
 
 /** When a day begins, minutes after midnight: earlier where that is what matters. */
-export const beginOf = ({ wish, begins, earliest }: MakingDay, of: Wish = wish): number =>
+export const beginOf = ({ wish, begins, earliest }: MakingDay, of: DayWish = wish): number =>
   of === 'early' ? Math.min(begins, earliest) : begins

@@ -1,16 +1,18 @@
+import type { DayWork } from '#contracts/dayWords'
 import type { Thumbnail } from '#contracts/thumbnail'
-import { partsOf, type DayBatch } from '#core/day/batchOfDay'
-import type { DayProblem, DayTask, Placed, TaskKind } from '#core/day/problem'
+import { minutesOf, type DayBatch } from '#core/day/batchOfDay'
+import type { DayProblem, DayTask, Placed } from '#core/day/problem'
 import { lyeCurve, oilsCurve, togetherIn } from '#core/day/windows'
 import { celsiusAt, type Curve } from '#core/heat/cooling'
-import { inSentence } from '#core/units/language'
+import { sumOf } from '#core/statistics/sum'
 import type { Formatter } from '#core/units/formatter'
 
 /* What a making day looks like: colours, words and curves of its pieces. Minutes from the day's beginning. */
 
+/** Ground of the minutes in which everybody dresses. */
+export const dressingColour = '#a9bbb5'
 /** Ground of a piece of work that may be put down, by its kind. */
-export const workColours: Record<TaskKind, string> = {
-  dress: '#a9bbb5',
+export const workColours: Record<DayWork, string> = {
   lye: '#dd5138',
   'late-lye': '#efdcb0',
   weigh: '#9aa552',
@@ -23,8 +25,6 @@ export const workColours: Record<TaskKind, string> = {
 /** A piece of work in a word or two, for the plan. */
 export function workShort({ kind, batches }: Pick<DayTask, 'kind' | 'batches'>): string {
   switch (kind) {
-    case 'dress':
-      return 'dress'
     case 'lye':
       return batches.length > 1 ? 'one lye' : 'lye'
     case 'late-lye':
@@ -56,8 +56,6 @@ export function workTitle(
 ): string {
   const whose = numbers(of, say)
   switch (kind) {
-    case 'dress':
-      return 'Clear the room, dress'
     case 'lye':
       return of.length > 1 ? `One lye for ${whose}` : `Lye for ${whose}`
     case 'late-lye':
@@ -90,7 +88,7 @@ export function workLines(task: DayTask, made: readonly DayBatch[], say: Formatt
       return `${name} for ${numbers(
         all.map(({ own }) => own),
         say,
-      )}, together ${say.mass(all.reduce((sum, { weigh }) => sum + weigh.grams, 0))}`
+      )}, together ${say.mass(sumOf(all, ({ weigh }) => weigh.grams))}`
     return `${name} for ${numbers(
       all.map(({ own }) => own),
       say,
@@ -129,8 +127,7 @@ export function heatsOf(
     const batches = of(task.batches)
     const [first] = batches
     if (task.kind !== 'lye' || !own || !first) return []
-    const jug =
-      batches.length > 1 ? togetherIn(batches.map(({ plan }) => plan.jug)) : first.plan.jug
+    const jug = togetherIn(batches.map(({ plan }) => plan.jug))
     const byIce = !!jug.bySpoon
     const curve = lyeCurve(first.ctx, jug, first.ctx.onScale.result)
     const last = Math.max(own.to, ...batches.map((batch) => batter(batch)?.at ?? own.to))
@@ -161,10 +158,9 @@ export function heatsOf(
     const on = at.get(`fats-on:${batch.number}`)
     const pour = batter(batch)
     if (!on || !pour) return []
-    const { melt } = partsOf(batch)
-    const minutes = melt.reduce((sum, step) => sum + step.minutes, 0)
+    const { melt } = batch.parts
     const curve = oilsCurve(batch.ctx, batch.plan.jug, melt[0]?.id === 'melt')
-    const clear = Math.min(pour.at, on.to + minutes)
+    const clear = Math.min(pour.at, on.to + minutesOf(melt))
     return [
       {
         batch,
@@ -193,10 +189,4 @@ export const thingWords = (thing: string): string => {
     blender: 'blender',
   }
   return words[thing] ?? thing
-}
-
-/** How many of a thing, as words. */
-export const thingsText = (thing: string, count: number, say: Formatter): string => {
-  const one = inSentence(thingWords(thing))
-  return say.count(count, one, `${one}s`)
 }

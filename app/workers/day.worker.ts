@@ -5,7 +5,8 @@ import type { KeptDayPlan } from '#contracts/day'
 import { dayBatch, type DayBatchSource } from '#core/day/batchOfDay'
 import { clashOf, waysOut, type Clash, type WayOut } from '#core/day/fits'
 import { solverBy } from '#core/day/highs'
-import { planDay, type DayPlan, type DaySubject, type Wish } from '#core/day/plan'
+import type { DayWish } from '#contracts/dayWords'
+import { planDay, type DayPlan, type DaySubject } from '#core/day/plan'
 import type { DayPerson } from '#core/day/problem'
 import type { DaySolver } from '#core/day/programme'
 import { replan, type Running, type TaskState } from '#core/day/running'
@@ -39,7 +40,7 @@ const subjectOf = ({ batches, people, things }: SentDay): DaySubject => ({
 
 const api = {
   /** Plans a day; what was found so far is told as it comes. */
-  async plan(sent: SentDay, wish: Wish, tell: (plan: DayPlan) => void): Promise<DayPlan | null> {
+  async plan(sent: SentDay, wish: DayWish, tell: (plan: DayPlan) => void): Promise<DayPlan | null> {
     return planDay(subjectOf(sent), wish, {
       solver: await solver(),
       seconds,
@@ -48,7 +49,7 @@ const api = {
     })
   },
   /** The same without the solver: good, and nothing is said of how good. */
-  quick: (sent: SentDay, wish: Wish): DayPlan | null =>
+  quick: (sent: SentDay, wish: DayWish): DayPlan | null =>
     planDay(subjectOf(sent), wish, {
       solver: null,
       seconds: 0,
@@ -59,7 +60,7 @@ const api = {
   unfit(
     sent: SentDay,
     plan: DayPlan,
-    wish: Wish,
+    wish: DayWish,
     mayLeave: string[],
     mostEarlier: number,
   ): { clash: Clash; ways: WayOut[] } {

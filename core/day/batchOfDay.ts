@@ -16,6 +16,8 @@ export interface DayBatch {
   mould: string | null
   ctx: PlanContext
   plan: Plan
+  /** The steps of its plan by the work that they are part of. */
+  parts: Parts
 }
 
 /** A batch as the day knows it: what it is, how its run is set up, where it goes. */
@@ -39,7 +41,8 @@ export function dayBatch(
   say: Formatter,
 ): DayBatch {
   const ctx = contextOf(frozen, setup, scale, say)
-  return { id, number, name, mould, ctx, plan: planFor(ctx) }
+  const plan = planFor(ctx)
+  return { id, number, name, mould, ctx, plan, parts: partsOf({ ctx, plan }) }
 }
 
 /** The work of a batch as a day deals it out. */
@@ -102,7 +105,8 @@ export function partsOf({ ctx, plan }: Pick<DayBatch, 'ctx' | 'plan'>): Parts {
  * Minutes with hands on some steps.
  * @example minutesOf(bench().plan.steps.slice(0, 2)) // 8
  */
-export const minutesOf = (steps: readonly Step[]): number => sumOf(steps, ({ minutes }) => minutes)
+export const minutesOf = (steps: readonly Pick<Step, 'minutes'>[]): number =>
+  sumOf(steps, ({ minutes }) => minutes)
 
 /**
  * Minutes from a batter's emulsion until it is poured, as planned: what its working time must cover.
@@ -112,13 +116,6 @@ export function pourTakes({ steps }: Pick<Plan, 'steps'>): number {
   const emulsion = steps.findIndex(({ until }) => until === 'emulsion')
   const poured = steps.findLastIndex(({ kind }) => kind === 'pour')
   return minutesOf(steps.slice(emulsion + 1, poured + 1))
-}
-
-/** Minutes from the lye to emulsion, usually. */
-const toEmulsion = ({ steps }: Pick<Plan, 'steps'>): number => {
-  const from = steps.findIndex(({ kind }) => kind === 'combine')
-  const to = steps.findIndex(({ until }) => until === 'emulsion')
-  return minutesOf(steps.slice(from, to + 1))
 }
 
 /** How much sooner a batter may be too thick, nine times in ten, as a factor: as the bench foretells its stages. */
@@ -135,8 +132,6 @@ export interface Pace {
   takes: number
   spare: number
   races: boolean
-  /** Minutes from the lye to emulsion. */
-  emulsion: number
 }
 
 /**
@@ -151,7 +146,6 @@ export function paceOf(plan: Plan): Pace {
     takes,
     spare: working - takes,
     races: working - takes < racesUnder || plan.pots.some(({ races }) => races),
-    emulsion: toEmulsion(plan),
   }
 }
 

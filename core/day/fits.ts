@@ -1,6 +1,7 @@
+import type { DayWish } from '#contracts/dayWords'
 import type { RandomSource } from '../statistics/randomSource'
 import type { DayBatch } from './batchOfDay'
-import { planDay, type DayPlan, type DaySubject, type Wish } from './plan'
+import { planDay, type DayPlan, type DaySubject } from './plan'
 import type { DayProblem, Placed } from './problem'
 import { problemOf } from './tasks'
 
@@ -27,7 +28,7 @@ export interface WayOut {
   plan: DayPlan
 }
 
-/** Tries for each way out: many are looked at. */
+/** Tries for each way out. */
 const tries = 600
 const step = 5
 /** Minutes that a day may begin earlier at most. */
@@ -55,7 +56,9 @@ function overlapOf(problem: DayProblem, placed: readonly Placed[], thing: string
   return worst
 }
 
-type Plans = (subject: DaySubject, more?: Record<string, number>) => DayPlan | null
+/** A day planned by trying alone, quickly: many are looked at. */
+const quickly = (subject: DaySubject, wish: DayWish, random: RandomSource): DayPlan | null =>
+  planDay(subject, wish, { solver: null, seconds: 0, random, tries })
 
 /**
  * Why a day does not fit: what one more of would make it fit.
@@ -65,10 +68,9 @@ type Plans = (subject: DaySubject, more?: Record<string, number>) => DayPlan | n
 export function clashOf(
   subject: DaySubject,
   plan: DayPlan,
-  wish: Wish,
+  wish: DayWish,
   random: RandomSource,
 ): Clash {
-  const quick: Plans = (one) => planDay(one, wish, { solver: null, seconds: 0, random, tries })
   const { things, batches, people } = subject
   const names = {
     ice: 'iceBaths',
@@ -80,18 +82,20 @@ export function clashOf(
     thermometer: 'thermometers',
   } as const
   for (const [thing, key] of Object.entries(names)) {
-    const more = quick({ ...subject, things: { ...things, [key]: things[key] + 1 } })
+    const more = quickly(
+      { ...subject, things: { ...things, [key]: things[key] + 1 } },
+      wish,
+      random,
+    )
     if (!more || more.over > 0) continue
     const problem = problemOf(batches, people, things, more.together)
     const { minutes, batches: both } = overlapOf(problem, more.placed, thing)
     if (minutes > 0) return { of: 'thing', thing, batches: both, minutes, wanted: more }
   }
   const longest = people.reduce((a, b) => ((b.until ?? Infinity) > (a.until ?? Infinity) ? b : a))
-  const helped = quick({
-    ...subject,
-    people: [...people, { ...longest, name: '', pace: {} }],
-  })
-  const open = quick({ ...subject, people: people.map((one) => ({ ...one, until: null })) }) ?? plan
+  const by = (hands: DaySubject['people']) => quickly({ ...subject, people: hands }, wish, random)
+  const helped = by([...people, { ...longest, name: '', pace: {} }])
+  const open = by(people.map((one) => ({ ...one, until: null }))) ?? plan
   return {
     of: helped && helped.over <= 0 ? 'hands' : 'hours',
     thing: '',
@@ -112,12 +116,11 @@ export function clashOf(
 export function waysOut(
   subject: DaySubject,
   found: DayPlan,
-  wish: Wish,
+  wish: DayWish,
   mayLeave: readonly DayBatch[],
   mostEarlier: number,
   random: RandomSource,
 ): WayOut[] {
-  const quick = (one: DaySubject) => planDay(one, wish, { solver: null, seconds: 0, random, tries })
   const ways: WayOut[] = []
   // Hours count from the beginning: the same day, begun earlier by what it is too long.
   const minutes = Math.ceil(found.over / step) * step
@@ -126,7 +129,7 @@ export function waysOut(
   for (const { id } of mayLeave) {
     if (subject.batches.length < 2) break
     const batches = subject.batches.filter((batch) => batch.id !== id)
-    const plan = quick({ ...subject, batches })
+    const plan = quickly({ ...subject, batches }, wish, random)
     if (!plan || plan.over > 0) continue
     ways.push({ of: 'leave', earlier: 0, without: id, plan })
     break

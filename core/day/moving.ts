@@ -6,18 +6,13 @@ import {
   placedOf,
   slideOf,
   timesOf,
-  waitsAt,
+  waitsIn,
   type Timed,
 } from './times'
 
 const startsOf = ({ tasks }: DayProblem, placed: readonly Placed[]): number[] => {
   const at = new Map(placed.map((one) => [one.task, one.at]))
   return tasks.map(({ id }) => at.get(id) ?? 0)
-}
-
-const endsOf = ({ tasks }: DayProblem, placed: readonly Placed[]): number[] => {
-  const to = new Map(placed.map((one) => [one.task, one.to]))
-  return tasks.map(({ id }) => to.get(id) ?? 0)
 }
 
 /**
@@ -50,7 +45,7 @@ export function movedTo(
   const own = indexed(problem)
   const starts = startsOf(problem, placed)
   const lines = linesOf(problem, placed)
-  const waits = waitsAt(own, starts, endsOf(problem, placed))
+  const waits = waitsIn(own, placed)
   const earlier = at < starts[place]!
   // Earlier: whatever stands in the way goes to where it could be at the earliest; later: all stay unless they are pushed.
   const notBefore = new Map(
@@ -75,8 +70,7 @@ export function givenTo(
   person: number,
 ): Placed[] | null {
   const place = problem.tasks.findIndex(({ id }) => id === task)
-  const only = problem.tasks[place]?.only ?? null
-  if (place < 0 || !problem.people[person] || (only !== null && only !== person)) return null
+  if (place < 0 || !problem.people[person]) return null
   const own = indexed(problem)
   const lines = linesOf(problem, placed).map((line) => line.filter((one) => one !== place))
   const was = startsOf(problem, placed)[place]!

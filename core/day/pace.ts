@@ -44,13 +44,7 @@ export function cameOf(
   return problem.tasks.flatMap((task): Came[] => {
     const state = states.get(task.id)
     const person = state?.by ?? planned.get(task.id)?.person
-    if (
-      !state ||
-      task.kind === 'dress' ||
-      state.begunAt === null ||
-      state.endedAt === null ||
-      person === undefined
-    )
+    if (!state || state.begunAt === null || state.endedAt === null || person === undefined)
       return []
     // Beside the minutes that anybody takes: what a person learns is told against the same measure every day.
     const usual = minutesFor({ people: [] }, task, person)

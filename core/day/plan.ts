@@ -1,3 +1,4 @@
+import type { DayWish } from '#contracts/dayWords'
 import type { RandomSource } from '../statistics/randomSource'
 import { sum, sumOf } from '../statistics/sum'
 import { sharedLye, type DayBatch } from './batchOfDay'
@@ -6,10 +7,6 @@ import { longestWays, solved, type DaySolver } from './programme'
 import { isBetter, search, type Found } from './search'
 import { problemOf, type DayThings, type Together } from './tasks'
 import { indexed, placedOf } from './times'
-
-/** What matters on a day: that it is short, that nobody hurries before a pour, or that it is over early. */
-export const wishes = ['shortest', 'calm', 'early'] as const
-export type Wish = (typeof wishes)[number]
 
 /** All that a day is planned from. */
 export interface DaySubject {
@@ -88,7 +85,7 @@ const planOf = ({ together, problem, timed }: Candidate, bound: number | null): 
  * @example leastEnd(twoTasks) // 15
  */
 export function leastEnd(problem: DayProblem): number {
-  const { minutes, holds } = indexed(problem)
+  const { minutes, holds, scarce } = indexed(problem)
   const far = longestWays(problem)
   const least = minutes.map((of) => Math.min(...of))
   const begin = Math.min(...problem.people.map(({ from }) => from))
@@ -97,13 +94,12 @@ export function leastEnd(problem: DayProblem): number {
   const chain = Math.max(0, ...at.map((minute, task) => minute + least[task]!))
   const from = sumOf(problem.people, (person) => person.from)
   const hands = Math.ceil((sum(least) + from) / problem.people.length)
-  const things = Object.entries(problem.things).map(([thing, many]) => {
-    const all = holds.filter((hold) => hold.thing === thing)
-    if (all.length <= many) return 0
+  const things = scarce.map(({ many, of }) => {
+    const all = of.map((nth) => holds[nth]!)
     const long = ({ from: a, to: b, more }: (typeof all)[number]) => far[a]![b]! + least[b]! + more
-    const tail = Math.min(...all.map(({ more }) => -Math.max(0, more)))
+    const tail = Math.max(0, ...all.map(({ more }) => more))
     return (
-      Math.min(...all.map((hold) => at[hold.from]!)) + Math.ceil(sumOf(all, long) / many) + tail
+      Math.min(...all.map((hold) => at[hold.from]!)) + Math.ceil(sumOf(all, long) / many) - tail
     )
   })
   return Math.max(chain, hands, ...things)
@@ -120,7 +116,7 @@ export function leastEnd(problem: DayProblem): number {
  */
 export function planDay(
   subject: DaySubject,
-  wish: Wish,
+  wish: DayWish,
   {
     solver,
     seconds,

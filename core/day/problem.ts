@@ -1,11 +1,14 @@
+import type { DayWork } from '#contracts/dayWords'
+
 /*
  * A making day as a problem of order: tasks that need hands, what must lie between them, and the things they hold. Whole minutes
  * from the beginning of the day.
  */
 
-/** What a task of a day is. */
-export type TaskKind =
-  'dress' | 'lye' | 'late-lye' | 'weigh' | 'ready' | 'fats-on' | 'batter' | 'rinse'
+/** Minutes to clear the room and dress, before anything else. */
+export const dressing = 3
+/** Minutes at the end: worktop, lye locked away, goggles off. */
+export const closing = 6
 
 /** A step of a batch's own plan that is done within a task. */
 export interface TaskStep {
@@ -18,7 +21,7 @@ export interface TaskStep {
 /** Work that one person does in one go. */
 export interface DayTask {
   id: string
-  kind: TaskKind
+  kind: DayWork
   /** Ids of the batches it is for. */
   batches: string[]
   /** Steps of the batches' own plans, in the order in which they are done. */
@@ -27,8 +30,6 @@ export interface DayTask {
   minutes: number
   /** Minutes before it in which its person has nothing else in hand. */
   quiet: number
-  /** The person it is for, where it can be nobody else's; else null. */
-  only: number | null
 }
 
 /** What lies between the end of one task and the start of another: lye that cools, fats that melt, or nothing but the order. */
@@ -55,7 +56,7 @@ export interface DayPerson {
   from: number
   until: number | null
   /** How many of the usual minutes each kind of task takes this person; 1 where nobody knows. */
-  pace: Partial<Record<TaskKind, number>>
+  pace: Partial<Record<DayWork, number>>
 }
 
 export interface DayProblem {

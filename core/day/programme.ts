@@ -1,5 +1,14 @@
 import type { DayProblem, Lines } from './problem'
-import { indexed, nothingFixed, timesOf, waitsAt, type Fixed, type Timed } from './times'
+import {
+  dealtOut,
+  indexed,
+  lengthOf,
+  nothingFixed,
+  timesOf,
+  waitsAt,
+  type Fixed,
+  type Timed,
+} from './times'
 
 /** What a solver says of a programme: the best it found, and how little the aim can be at best. */
 export interface Solved {
@@ -72,14 +81,7 @@ export function programmeOf(
   const binaries: string[] = []
   const bounds: string[] = []
   const begun = (task: number) => fixed.began.has(task)
-  const length = (task: number, person: number): number => {
-    const began = fixed.began.get(task)
-    if (began === undefined) return minutes[task]![person]!
-    const ended = fixed.ended.get(task)
-    return ended !== undefined
-      ? ended - began
-      : Math.max(minutes[task]![person]!, fixed.now - began)
-  }
+  const length = (task: number, person: number) => lengthOf(own, fixed, task, person)
   const shortest = tasks.map((_, task) =>
     Math.min(...people.map((_, person) => length(task, person))),
   )
@@ -115,7 +117,6 @@ export function programmeOf(
     rows.push(`${people.map((_, person) => x(nth, person)).join(' + ')} = 1`)
     people.forEach(({ from, until }, person) => {
       binaries.push(x(nth, person))
-      if (task.only !== null && task.only !== person) bounds.push(`${x(nth, person)} = 0`)
       if (begun(nth)) return
       if (from + task.quiet > early[nth]!)
         rows.push(
@@ -174,32 +175,21 @@ export function programmeOf(
       )
     }
   }
-  const mayDo = (task: number, person: number) =>
-    tasks[task]!.only === null || tasks[task]!.only === person
   for (let a = 0; a < tasks.length; a++)
     for (let b = a + 1; b < tasks.length; b++) {
       if (begun(a) && begun(b)) continue
-      const shared = people.flatMap((_, person) =>
-        mayDo(a, person) && mayDo(b, person) ? [person] : [],
-      )
-      if (!shared.length) continue
       const after = far[a]![b]! >= longest[a]! + tasks[b]!.quiet
       const before = far[b]![a]! >= longest[b]! + tasks[a]!.quiet
       if (after || before) continue
       ordered(a, b)
-      for (const person of shared)
+      for (const person of people.keys())
         rows.push(`${y(a, b)} + ${y(b, a)} - ${x(a, person)} - ${x(b, person)} >= -1`)
     }
   // Things: which of those alike is held, and by which first.
   const z = (hold: number, unit: number) => `u${hold}_${unit}`
   const w = (one: number, other: number) => `w${one}_${other}`
-  const units = new Map<number, number>()
-  for (const thing of new Set(holds.map((hold) => hold.thing))) {
-    const all = holds.flatMap((hold, nth) => (hold.thing === thing ? [nth] : []))
-    const many = problem.things[thing] ?? Infinity
-    if (all.length <= many) continue
+  for (const { many, of: all } of own.scarce) {
     for (const hold of all) {
-      units.set(hold, many)
       for (let unit = 0; unit < many; unit++) binaries.push(z(hold, unit))
       rows.push(`${Array.from({ length: many }, (_, unit) => z(hold, unit)).join(' + ')} = 1`)
     }
@@ -254,24 +244,16 @@ export function programmeOf(
       const [a, b] = name.slice(1).split('_').map(Number) as [number, number]
       values[name] = !never.has(name) && at[b]! >= to[a]! + tasks[b]!.quiet - 1e-9 ? 1 : 0
     }
-    const free = new Map<string, number[]>()
-    for (const hold of [...units.keys()].sort(
-      (a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!,
-    )) {
-      const { thing, from, to: last, more } = holds[hold]!
-      const ends = free.get(thing) ?? Array.from({ length: units.get(hold)! }, () => -Infinity)
-      const unit = Math.max(
-        0,
-        ends.findIndex((minute) => minute <= at[from]! + 1e-9),
-      )
-      ends[unit] = to[last]! + more
-      free.set(thing, ends)
-      for (let one = 0; one < ends.length; one++) values[z(hold, one)] = one === unit ? 1 : 0
-      for (const other of units.keys()) {
-        if (holds[other]!.thing !== thing || other === hold) continue
-        values[w(hold, other)] = to[last]! + more <= at[holds[other]!.from]! + 1e-9 ? 1 : 0
+    dealtOut(own, at, to).forEach((dealt, nth) => {
+      const { many } = own.scarce[nth]!
+      for (const { hold, unit } of dealt) {
+        const { to: last, more } = holds[hold]!
+        for (let one = 0; one < many; one++) values[z(hold, one)] = one === unit ? 1 : 0
+        for (const { hold: other } of dealt)
+          if (other !== hold)
+            values[w(hold, other)] = to[last]! + more <= at[holds[other]!.from]! + 1e-9 ? 1 : 0
       }
-    }
+    })
     return values
   }
   return {

@@ -3,7 +3,7 @@ import { isDone, type RunState } from '../bench/run/run'
 import type { DayProblem, DayTask, Lines, Placed } from './problem'
 import { solved, type DaySolver } from './programme'
 import { search } from './search'
-import { indexed, linesOf, placedOf, timesOf, waitsAt, type Fixed } from './times'
+import { indexed, linesOf, placedOf, timesOf, waitsIn, type Fixed, type Timed } from './times'
 
 /** A run as the day looks at it. */
 export interface DayRun {
@@ -28,13 +28,34 @@ export interface TaskState {
   open: DayTask['steps']
 }
 
-const kindOf = (id: string): string => id.split(':')[0]!
+/** Kind and batch numbers of a task, by its id. */
+function readId(id: string): { kind: string; numbers: string[] } {
+  const [kind = '', numbers = ''] = id.split(':')
+  return { kind, numbers: numbers.split('+') }
+}
 
-/** Whether a task that was taken up is this one, or what is left of it when a batch was left out. */
-const isSame = (took: string, task: DayTask, numbers: readonly string[]): boolean =>
-  took === task.id ||
-  (kindOf(took) === task.kind &&
-    numbers.every((number) => took.split(':')[1]!.split('+').includes(number)))
+/** Whether a task that was planned or taken up is this one, or this one is what is left of it when a batch was left out. */
+function isSame(before: string, { id }: Pick<DayTask, 'id'>): boolean {
+  const [was, now] = [readId(before), readId(id)]
+  return was.kind === now.kind && now.numbers.every((number) => was.numbers.includes(number))
+}
+
+/**
+ * A plan of the tasks that there still are: what is left of a task when a batch was left out keeps its place.
+ * @example stillPlanned({ tasks: [{ id: 'weigh:36' }] }, [{ task: 'weigh:36+37', person: 0, at: 3, to: 9 }]) // [{ task: 'weigh:36', person: 0, at: 3, to: 9 }]
+ */
+export function stillPlanned(
+  { tasks }: { tasks: readonly Pick<DayTask, 'id'>[] },
+  placed: readonly Placed[],
+): Placed[] {
+  const there = new Set(tasks.map(({ id }) => id))
+  const named = new Set(placed.map(({ task }) => task))
+  return placed.flatMap((one) => {
+    if (there.has(one.task)) return [one]
+    const rest = tasks.find((task) => !named.has(task.id) && isSame(one.task, task))
+    return rest ? [{ ...one, task: rest.id }] : []
+  })
+}
 
 /**
  * Where each task stands, by what its batches' runs say: begun when somebody took it up or did a step of it, over when its last step is
@@ -61,8 +82,7 @@ export function standingOfTasks(
           ? [run.state.treated.oils.minutes + run.begins]
           : []
       })
-      const numbers = task.id.split(':')[1]!.split('+')
-      const taken = took.findLast((one) => isSame(one.task, task, numbers))
+      const taken = took.findLast((one) => isSame(one.task, task))
       const moments = [...(taken ? [taken.at] : []), ...done, ...heated]
       const open = task.steps.filter(({ batch, step }) => {
         const run = runs.get(batch)
@@ -89,8 +109,6 @@ export interface Running {
   over: number
   /** Waits that can no longer be kept: what was made waits for longer than it should. By ids of tasks. */
   tooLong: { from: string; to: string; by: number }[]
-  lines: Lines
-  fixed: Fixed
 }
 
 /** The order as it has become: what was begun stands first, with whoever took it; the rest as it was planned. */
@@ -106,7 +124,7 @@ function linesNow(
   problem.tasks.forEach((task, nth) => {
     const { begunAt, by } = states.get(task.id)!
     if (begunAt === null) {
-      if (!own.some((line) => line.includes(nth))) own[task.only ?? 0]!.push(nth)
+      if (!own.some((line) => line.includes(nth))) own[0]!.push(nth)
       return
     }
     const was = planned.findIndex((line) => line.includes(nth))
@@ -130,13 +148,18 @@ function fixedBy(problem: DayProblem, states: ReadonlyMap<string, TaskState>, no
   return { began, ended, now, notBefore: new Map() }
 }
 
-const tooLongIn = ({ tasks, lags }: DayProblem, at: readonly number[], to: readonly number[]) => {
-  const place = new Map(tasks.map(({ id }, nth) => [id, nth]))
-  return lags.flatMap(({ from, to: next, most }) => {
-    if (most === null) return []
-    const by = at[place.get(next)!]! - to[place.get(from)!]! - most
-    return by > 0.5 ? [{ from, to: next, by }] : []
-  })
+const runningBy = (problem: DayProblem, timed: Timed): Running => {
+  const place = new Map(problem.tasks.map(({ id }, nth) => [id, nth]))
+  return {
+    placed: placedOf(problem, timed),
+    end: timed.end,
+    over: timed.over,
+    tooLong: problem.lags.flatMap(({ from, to, most }) => {
+      if (most === null) return []
+      const by = timed.at[place.get(to)!]! - timed.to[place.get(from)!]! - most
+      return by > 0.5 ? [{ from, to, by }] : []
+    }),
+  }
 }
 
 /**
@@ -155,25 +178,14 @@ export function follow(
   const lines = linesNow(problem, placed, states)
   const fixed = fixedBy(problem, states, now)
   const own = indexed(problem)
-  const planned = new Map(placed.map((one) => [one.task, one]))
-  const minute = (of: 'at' | 'to') => problem.tasks.map(({ id }) => planned.get(id)?.[of] ?? now)
-  const waits = waitsAt(own, minute('at'), minute('to'))
+  const waits = waitsIn(own, placed, now)
   // As it was planned; else whoever comes first has a thing first; else something waits too long, and that is said.
   const timed =
     timesOf(own, lines, fixed, waits) ??
     timesOf(own, lines, fixed) ??
     timesOf(own, lines, { ...fixed, loose: true }, waits) ??
     timesOf(own, lines, { ...fixed, loose: true })
-  return timed
-    ? {
-        placed: placedOf(problem, timed),
-        end: timed.end,
-        over: timed.over,
-        tooLong: tooLongIn(problem, timed.at, timed.to),
-        lines,
-        fixed,
-      }
-    : null
+  return timed ? runningBy(problem, timed) : null
 }
 
 /** Changes that are tried for the rest of a day, and s that the solver may take: an answer within two seconds. */
@@ -201,14 +213,7 @@ export function replan(
     search(problem, replanTries, random, { from, fixed: { ...fixed, loose: true } })
   if (!found) return null
   const best = solver ? solved(problem, found, solver, replanSeconds, fixed) : found
-  return {
-    placed: placedOf(problem, best.timed),
-    end: best.timed.end,
-    over: best.timed.over,
-    tooLong: tooLongIn(problem, best.timed.at, best.timed.to),
-    lines: best.lines,
-    fixed,
-  }
+  return runningBy(problem, best.timed)
 }
 
 /** By how much the pours of a day moved. */

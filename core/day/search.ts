@@ -60,10 +60,7 @@ function begun(
   deal: (task: number) => number,
 ): Lines {
   const lines: Lines = problem.people.map(() => [])
-  for (const task of batchByBatch(problem, batches)) {
-    const { only } = problem.tasks[task]!
-    lines[only ?? deal(task)]!.push(task)
-  }
+  for (const task of batchByBatch(problem, batches)) lines[deal(task)]!.push(task)
   return lines
 }
 
@@ -80,11 +77,9 @@ function changed(
   const open = problem.tasks.flatMap((_, task) => (fixed.began.has(task) ? [] : [task]))
   if (!open.length) return null
   const task = open[below(random, open.length)]!
-  const { only } = problem.tasks[task]!
   const without = lines.map((line) => line.filter((one) => one !== task))
   const was = lines.findIndex((line) => line.includes(task))
-  const person =
-    only ?? (random.uniform() < 0.45 && lines.length > 1 ? below(random, lines.length) : was)
+  const person = random.uniform() < 0.45 && lines.length > 1 ? below(random, lines.length) : was
   const line = without[person]!
   const first = line.filter((one) => fixed.began.has(one)).length
   const place = lines[was]!.indexOf(task)

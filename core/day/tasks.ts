@@ -1,9 +1,10 @@
 import type { Workshop } from '#contracts/workshop'
 import type { VesselPlan } from '../bench/plan/step'
 import { byBlender } from '../formula/method'
-import { minutesOf, paceOf, partsOf, type DayBatch } from './batchOfDay'
+import { sumOf } from '../statistics/sum'
+import { minutesOf, paceOf, type DayBatch } from './batchOfDay'
 import type { DayPerson, DayProblem, DayTask, Hold, Lag } from './problem'
-import { coolTo, lyeStay, oilsStay, togetherIn, type Stay } from './windows'
+import { coolTo, lyeStay, milkStay, oilsStay, togetherIn, type Stay } from './windows'
 
 /** What a workshop has for a day. */
 export interface DayThings {
@@ -49,27 +50,23 @@ const placeTakes = 180
 export const taskId = (kind: string, of: readonly { number: number }[]): string =>
   `${kind}:${of.map(({ number }) => number).join('+')}`
 
-/** Minutes of a round of weighing: what is weighed for several is fetched once. */
-function roundMinutes(batches: readonly DayBatch[]): number {
-  const byMaterial = new Map<string, number[]>()
-  for (const batch of batches)
-    for (const { id, minutes } of partsOf(batch).weigh)
-      byMaterial.set(id, [...(byMaterial.get(id) ?? []), minutes])
-  let all = 0
-  for (const minutes of byMaterial.values())
-    all +=
-      Math.max(...minutes) * fetching +
-      minutes.reduce((sum, each) => sum + each * (1 - fetching), 0)
-  return all
-}
-
-/** The steps of a round: material by material, pan by pan. */
-function roundSteps(batches: readonly DayBatch[]): DayTask['steps'] {
-  const all = batches.flatMap((batch) =>
-    partsOf(batch).weigh.map(({ id }) => ({ batch: batch.id, step: id })),
+/** A round of weighing, material by material, pan by pan: what is weighed for several is fetched once. */
+function roundOf(batches: readonly DayBatch[]): Pick<DayTask, 'minutes' | 'steps'> {
+  const all = batches.flatMap(({ id, parts }) =>
+    parts.weigh.map((step) => ({ batch: id, step: step.id, minutes: step.minutes })),
   )
-  const order = [...new Set(all.map(({ step }) => step))]
-  return order.flatMap((id) => all.filter(({ step }) => step === id))
+  const materials = [...new Set(all.map(({ step }) => step))].map((id) =>
+    all.filter(({ step }) => step === id),
+  )
+  return {
+    minutes: sumOf(
+      materials,
+      (pans) =>
+        Math.max(...pans.map(({ minutes }) => minutes)) * fetching +
+        minutesOf(pans) * (1 - fetching),
+    ),
+    steps: materials.flat().map(({ batch, step }) => ({ batch, step })),
+  }
 }
 
 /** A jug or pan of the workshop for each that is needed, alike dealt out: what two batches need is rinsed between. */
@@ -144,7 +141,6 @@ export function problemOf(
       steps,
       minutes,
       quiet: before,
-      only: null,
     })
     return id
   }
@@ -174,31 +170,30 @@ export function problemOf(
 
   const lyeOf = new Map<string, { id: string; shared: DayBatch[] }>()
   for (const group of grouped(sharing)) {
-    const own = group.map((batch) => ({ batch, parts: partsOf(batch) }))
-    const minutes = Math.max(...own.map(({ parts }) => minutesOf(parts.lye))) + (group.length - 1)
+    const minutes = Math.max(...group.map(({ parts }) => minutesOf(parts.lye))) + (group.length - 1)
     const id = add('lye', group, minutes, [
-      ...own.flatMap(({ batch, parts }) => steps(batch, parts.gate)),
-      ...own.flatMap(({ batch, parts }) => steps(batch, parts.lye)),
+      ...group.flatMap((batch) => steps(batch, batch.parts.gate)),
+      ...group.flatMap((batch) => steps(batch, batch.parts.lye)),
     ])
     for (const { id: batch } of group) lyeOf.set(batch, { id, shared: group })
-    const dissolving = own[0]!.parts.lye.find(({ kind }) => kind === 'dissolve')?.minutes ?? 0
+    const dissolving = group[0]!.parts.lye.find(({ kind }) => kind === 'dissolve')?.minutes ?? 0
     hold('scale', id, id, -Math.ceil(dissolving))
     hold('thermometer', id)
     if (group.some(({ plan }) => plan.jug.bySpoon)) hold('ice', id, id, newIce)
   }
   const weighOf = new Map<string, string>()
   for (const group of grouped(rounds)) {
-    const id = add('weigh', group, roundMinutes(group), roundSteps(group))
+    const round = roundOf(group)
+    const id = add('weigh', group, round.minutes, round.steps)
     for (const { id: batch } of group) weighOf.set(batch, id)
     hold('scale', id)
   }
   for (const batch of batches) {
-    const { ctx, plan } = batch
+    const { ctx, plan, parts } = batch
     const { result } = ctx.onScale
-    const parts = partsOf(batch)
     const { id: lye, shared } = lyeOf.get(batch.id)!
     const weigh = weighOf.get(batch.id)!
-    const jug = shared.length > 1 ? togetherIn(shared.map((one) => one.plan.jug)) : plan.jug
+    const jug = togetherIn(shared.map((one) => one.plan.jug))
     const { races } = paceOf(plan)
     const ready = add('ready', [batch], minutesOf(parts.ready), steps(batch, parts.ready))
     hold('scale', ready)
@@ -224,12 +219,7 @@ export function problemOf(
       const most = cool?.watch?.most ?? ctx.setup.guardC
       lag('lye', lye, late, { least: coolTo(ctx, jug, result, most), most: null })
       const milk = parts.lateLye.some(({ kind }) => kind === 'stir-in')
-      lag(
-        milk ? 'milk' : 'lye',
-        late,
-        batter,
-        milk ? { least: 0, most: 25 } : lateStay(batch, most),
-      )
+      lag(milk ? 'milk' : 'lye', late, batter, milk ? milkStay : lateStay(batch, most))
       if (milk) hold('ice', late, late, newIce)
       hold('thermometer', late)
     } else lag('lye', lye, batter, lyeStay(ctx, jug, result))

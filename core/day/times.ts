@@ -1,7 +1,7 @@
 import { minutesFor, type DayProblem, type Lines, type Placed } from './problem'
 
 /** One thing at least so many minutes after another: start(to) ≥ start(from) + least. Places of tasks. */
-export interface Edge {
+interface Edge {
   from: number
   to: number
   least: number
@@ -72,8 +72,6 @@ export interface Timed {
   end: number
   /** Minutes that people are kept beyond their hours. */
   over: number
-  /** Which hold had to wait for which: pairs of places in `holds`. */
-  waits: [number, number][]
 }
 
 const whoDoes = (lines: Lines, tasks: number): number[] => {
@@ -82,15 +80,21 @@ const whoDoes = (lines: Lines, tasks: number): number[] => {
   return who
 }
 
-/** Minutes a task takes as it is: as it took, where it is over; longer where it has gone on for longer already. */
-function lengths({ minutes }: Indexed, who: number[], fixed: Fixed): number[] {
-  return who.map((person, task) => {
-    const usual = minutes[task]![Math.max(0, person)]!
-    const began = fixed.began.get(task)
-    if (began === undefined) return usual
-    const ended = fixed.ended.get(task)
-    return ended !== undefined ? ended - began : Math.max(usual, fixed.now - began)
-  })
+/**
+ * Minutes a task takes a person: as it took, where it is over; longer than usual where it has gone on for longer already.
+ * @example lengthOf(indexed(twoTasks), { began: new Map([[0, 4]]), ended: new Map(), now: 12 }, 0, 0) // 8
+ */
+export function lengthOf(
+  { minutes }: Pick<Indexed, 'minutes'>,
+  fixed: Pick<Fixed, 'began' | 'ended' | 'now'>,
+  task: number,
+  person: number,
+): number {
+  const usual = minutes[task]![person]!
+  const began = fixed.began.get(task)
+  if (began === undefined) return usual
+  const ended = fixed.ended.get(task)
+  return ended !== undefined ? ended - began : Math.max(usual, fixed.now - began)
 }
 
 function baseEdges(own: Indexed, lines: Lines, length: number[], fixed: Fixed): Edge[] {
@@ -160,34 +164,66 @@ function clash(
   return null
 }
 
+/** A hold, and which of several things alike it is of. Places. */
+export interface Dealt {
+  hold: number
+  unit: number
+}
+
 /**
- * Which holds waited for which in a plan: of several things alike, each is dealt out in the order in which it is wanted. Pairs of places
- * in `holds`.
+ * Scarce things dealt out in the order in which they are wanted: of each, its holds with the one that each is of.
  * @param at the start of each task
  * @param to its end
- * @example waitsAt(indexed(twoTasks), [0, 5], [5, 15]) // []
+ * @example dealtOut(indexed(twoTasks), [0, 5], [5, 15]) // []
  */
-export function waitsAt(
-  { holds, scarce }: Indexed,
+export function dealtOut(
+  { holds, scarce }: Pick<Indexed, 'holds' | 'scarce'>,
   at: readonly number[],
   to: readonly number[],
-): [number, number][] {
-  const waits: [number, number][] = []
-  for (const { many, of } of scarce) {
-    const units: { free: number; last: number | null }[] = Array.from({ length: many }, () => ({
-      free: -Infinity,
-      last: null,
-    }))
-    for (const hold of [...of].sort((a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!)) {
-      const { from, to: last, more } = holds[hold]!
-      const unit = units.find(({ free }) => free <= at[from]! + 1e-9) ?? units[0]!
-      if (unit.last !== null) waits.push([unit.last, hold])
-      unit.last = hold
-      unit.free = to[last]! + more
-    }
-  }
-  return waits
+): Dealt[][] {
+  return scarce.map(({ many, of }) => {
+    const free = Array.from({ length: many }, () => -Infinity)
+    return [...of]
+      .sort((a, b) => at[holds[a]!.from]! - at[holds[b]!.from]!)
+      .map((hold) => {
+        const { from, to: last, more } = holds[hold]!
+        const unit = Math.max(
+          0,
+          free.findIndex((minute) => minute <= at[from]! + 1e-9),
+        )
+        free[unit] = to[last]! + more
+        return { hold, unit }
+      })
+  })
 }
+
+/**
+ * Which holds waited for which in a plan: each for the one that had the same thing before it. Pairs of places in `holds`.
+ * @param missing the minute of a task that the plan does not name
+ * @example waitsIn(indexed(twoTasks), [{ task: 'a', person: 0, at: 0, to: 5 }, { task: 'b', person: 0, at: 5, to: 15 }]) // []
+ */
+export function waitsIn(own: Indexed, placed: readonly Placed[], missing = 0): [number, number][] {
+  const of = new Map(placed.map((one) => [one.task, one]))
+  const minutes = (which: 'at' | 'to') =>
+    own.problem.tasks.map(({ id }) => of.get(id)?.[which] ?? missing)
+  return waitsAt(own, minutes('at'), minutes('to'))
+}
+
+/**
+ * The same by the start and the end of each task.
+ * @example waitsAt(indexed(twoTasks), [0, 5], [5, 15]) // []
+ */
+export const waitsAt = (
+  own: Pick<Indexed, 'holds' | 'scarce'>,
+  at: readonly number[],
+  to: readonly number[],
+): [number, number][] =>
+  dealtOut(own, at, to).flatMap((dealt) =>
+    dealt.flatMap(({ hold, unit }, nth): [number, number][] => {
+      const before = dealt.slice(0, nth).findLast((other) => other.unit === unit)
+      return before ? [[before.hold, hold]] : []
+    }),
+  )
 
 /**
  * When each task comes, as early as the order allows: what must lie between, things that are taken, hands. Null where the order cannot
@@ -204,7 +240,7 @@ export function timesOf(
 ): Timed | null {
   const { problem } = own
   const who = whoDoes(lines, problem.tasks.length)
-  const length = lengths(own, who, fixed)
+  const length = who.map((person, task) => lengthOf(own, fixed, task, Math.max(0, person)))
   const edges = baseEdges(own, lines, length, fixed)
   const start = problem.tasks.map(({ quiet }, task) => {
     const began = fixed.began.get(task)
@@ -212,14 +248,12 @@ export function timesOf(
     const from = (problem.people[who[task]!]?.from ?? 0) + quiet
     return Math.max(from, fixed.now, fixed.notBefore.get(task) ?? -Infinity)
   })
-  const waits: [number, number][] = []
   /** One hold waits for another; false where it cannot. */
   const wait = (first: number, second: number): boolean => {
     const { to: task, more } = own.holds[first]!
     const next = own.holds[second]!.from
     if (task === next || fixed.began.has(next)) return false
     edges.push({ from: task, to: next, least: length[task]! + more })
-    waits.push([first, second])
     return true
   }
   for (const [first, second] of waiting) wait(first, second)
@@ -236,7 +270,7 @@ export function timesOf(
             : Math.max(most, ...lines[person]!.map((task) => to[task]! - until)),
         0,
       )
-      return { at, to, who, end: Math.max(0, ...to), over, waits }
+      return { at, to, who, end: Math.max(0, ...to), over }
     }
     const [first, second] = found
     // What has begun holds its thing: the other waits, whichever it is.

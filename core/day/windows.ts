@@ -17,8 +17,8 @@ const meltedC = 60
 const warmedBy = 5
 /** Minutes that anybody waits for the air to do it; what takes longer goes into ice. */
 const longestWait = 180
-/** Minutes in which milk-lye that is smooth goes into the oils: it stays cold in its bath (judgement). */
-const milkWaits = 25
+/** When milk-lye that is smooth goes into the oils: within these minutes, it stays cold in its bath (judgement). */
+export const milkStay: Stay = { least: 0, most: 25 }
 
 /**
  * Several jugs as one that holds all of it: what one person dissolves for several batches.
@@ -64,7 +64,7 @@ function stayOf(curve: Curve, { low, high }: { low: number; high: number }): Sta
  * @example lyeStay(bench().ctx, bench().plan.jug, made).least // 93.3513
  */
 export function lyeStay(ctx: PlanContext, jug: LyeJug, result: FormulaResult): Stay {
-  if (ctx.window.asItIs === 'milk') return { least: 0, most: milkWaits }
+  if (ctx.window.asItIs === 'milk') return milkStay
   if (ctx.window.asItIs === 'room') return { least: 0, most: null }
   if (ctx.meltsByLye) return { least: 0, most: 5 }
   const peak = openJugPeak(jug)

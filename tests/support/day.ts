@@ -1,4 +1,5 @@
 import { usualSetup } from '#contracts/benchWords'
+import type { DayWork } from '#contracts/dayWords'
 import type { RunSetup } from '#contracts/run'
 import { freeze } from '#core/batch/freeze'
 import { blankFormula } from '#core/formula/blank'
@@ -6,7 +7,7 @@ import { library } from '#core/materials/library'
 import { formatter } from '#core/units/formatter'
 import type { DayThings } from '#core/day/tasks'
 import { dayBatch, type DayBatch } from '#core/day/batchOfDay'
-import type { DayPerson, DayProblem, DayTask, Hold, Lag, Placed, TaskKind } from '#core/day/problem'
+import type { DayPerson, DayProblem, DayTask, Hold, Lag, Placed } from '#core/day/problem'
 import { minutesFor } from '#core/day/problem'
 import { solverBy } from '#core/day/highs'
 import type { DaySolver } from '#core/day/programme'
@@ -31,9 +32,9 @@ export function randomDay(
   const tasks: DayTask[] = []
   const lags: Lag[] = []
   const holds: Hold[] = []
-  const add = (kind: TaskKind, batch: string, minutes: number, quiet = 0) => {
+  const add = (kind: DayWork, batch: string, minutes: number, quiet = 0) => {
     const id = `${kind}:${batch}`
-    tasks.push({ id, kind, batches: [batch], steps: [], minutes, quiet, only: null })
+    tasks.push({ id, kind, batches: [batch], steps: [], minutes, quiet })
     return id
   }
   const people = Array.from({ length: between(1, most) }, (_, nth) => ({
@@ -101,7 +102,6 @@ export function brokenRules(problem: DayProblem, placed: readonly Placed[]): str
       if (one.at - task.quiet < person.from)
         broken.push(`${task.id} before ${person.name} is there`)
       if (person.until !== null && one.to > person.until) broken.push(`${task.id} after hours`)
-      if (task.only !== null && task.only !== one.person) broken.push(`${task.id} by another`)
     }
     for (const other of placed)
       if (other.task !== one.task && other.person === one.person)

@@ -214,8 +214,8 @@ export const exampleScope: Record<string, unknown> = {
   // Two pieces of work of a day, the second after the first, one pair of hands.
   twoTasks: {
     tasks: [
-      { id: 'a', kind: 'lye', batches: ['36'], steps: [], minutes: 5, quiet: 0, only: null },
-      { id: 'b', kind: 'batter', batches: ['36'], steps: [], minutes: 10, quiet: 0, only: null },
+      { id: 'a', kind: 'lye', batches: ['36'], steps: [], minutes: 5, quiet: 0 },
+      { id: 'b', kind: 'batter', batches: ['36'], steps: [], minutes: 10, quiet: 0 },
     ],
     people: [{ name: 'Idris', from: 0, until: null, pace: {} }],
     lags: [{ from: 'a', to: 'b', least: 0, most: null, of: 'order' }],

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { paceOfPerson } from '#core/day/pace'
-import { closing, type MakingDayHere } from '~/composables/useMakingDay'
+import { closing } from '#core/day/problem'
+import type { MakingDayHere } from '~/composables/useMakingDay'
 
 /** A day that is over: what it said, what came, and what is learned of everybody's minutes. */
 const { here } = defineProps<{ here: MakingDayHere }>()

@@ -374,7 +374,7 @@ function press(event: KeyboardEvent, id: string) {
         :y="lanes.people[nth]! - 34"
         :width="width(from, person.from)"
         :height="low"
-        :fill="workColours.dress"
+        :fill="dressingColour"
         class="stroke-ink-3"
       >
         <title>Clear the room, dress</title>

@@ -66,7 +66,7 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
               />
               <rect x="8" y="28" width="42" height="30" fill="#d5432a" />
             </g>
-            <g v-else-if="one.kind === 'fats'">
+            <g v-else-if="one.kind === 'fats' || one.kind === 'melting'">
               <path
                 d="M4 20 V60 H50 V20 M50 30 H63"
                 fill="none"
@@ -75,7 +75,7 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
               />
               <rect x="6" y="34" width="42" height="24" fill="#c99a2e" />
               <rect
-                v-if="one.says === 'fats melt'"
+                v-if="one.kind === 'melting'"
                 x="14"
                 y="28"
                 width="12"
@@ -112,7 +112,7 @@ const thumb = (id: string) => bench.here.batches.value.get(id)!.thumbnail
               with {{ one.inHands }}
             </p>
             <button
-              v-else-if="one.kind === 'fats' && one.says === 'fats melt' && left(one)! <= 0"
+              v-else-if="one.kind === 'melting' && left(one)! <= 0"
               type="button"
               class="mt-1 min-h-11 bg-chalk px-3 text-[16px] font-bold text-[#182022]"
               @click="bench.offThePlate(one)"

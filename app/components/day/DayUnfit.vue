@@ -2,7 +2,8 @@
 import type { Clash, WayOut } from '#core/day/fits'
 import type { DayPlan } from '#core/day/plan'
 import { problemOf } from '#core/day/tasks'
-import { closing, type MakingDayHere } from '~/composables/useMakingDay'
+import { closing } from '#core/day/problem'
+import type { MakingDayHere } from '~/composables/useMakingDay'
 
 /** A day that does not fit: one picture of what is wanted twice at once, and the ways out as whole small days. */
 const { here, plan, clash, ways } = defineProps<{

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { DayBatch } from '#core/day/batchOfDay'
-import { closing } from '~/composables/useMakingDay'
-import type { DayProblem, Placed } from '#core/day/problem'
+import { closing, type DayProblem, type Placed } from '#core/day/problem'
 
 /** A whole day, small: who has what in hand, and when everybody is home. */
 const { problem, placed, made, batches, timeAt, from, to } = defineProps<{

@@ -5,10 +5,10 @@ import type { Run } from '#contracts/run'
 import { frozenLibrary } from '#core/formula/frozen'
 import { batterMillilitres } from '#core/formula/volume'
 import { capacityOf } from '#core/mould/capacity'
-import { closing } from '~/composables/useMakingDay'
+import { closing } from '#core/day/problem'
 import { vesselsOfDay } from '#core/day/tasks'
 import { breakTakes } from '#core/day/watch'
-import type { Wish } from '#core/day/plan'
+import type { DayWish } from '#contracts/dayWords'
 
 /** A making day: planned, or why it does not fit; once it runs, how it goes; once it is over, what came. */
 const route = useRoute()
@@ -125,7 +125,7 @@ const chosenTask = computed(() => {
     lines: workLines(of, made.value, say.value),
   }
 })
-const wishWords: Record<Wish, string> = {
+const wishWords: Record<DayWish, string> = {
   shortest: 'Shortest day',
   calm: 'Least hurry',
   early: 'Earliest home',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Batch } from '#contracts/batch'
 import type { DayBatch } from '#core/day/batchOfDay'
-import { closing } from '~/composables/useMakingDay'
+import { closing } from '#core/day/problem'
 import { vesselsOfDay } from '#core/day/tasks'
 import { safetyCheckOf } from '#core/bench/run/safetyCheck'
 
